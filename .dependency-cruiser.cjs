@@ -1,0 +1,71 @@
+/** The core's folders from the lowest to the highest: a folder may use those before it, by their face, and none after it. */
+const order = ['units', 'geometry', 'materials', 'project', 'ground', 'layers', 'takeoff', 'drying', 'days', 'checks'];
+
+const upward = order.slice(0, -1).map((folder, k) => ({
+  name: `${folder}-stays-below`,
+  comment: 'One direction: lower folders never use higher ones.',
+  severity: 'error',
+  from: { path: `^core/src/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: { path: `^core/src/(${order.slice(k + 1).join('|')}|[^/]+\\.ts$)` },
+}));
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    ...upward,
+    {
+      name: 'faces-only',
+      comment: 'Another folder of the core is entered by its index.ts.',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/src/[^/]+/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'core-by-its-face',
+      severity: 'error',
+      from: { path: '^(cli|web|server|e2e)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
+    },
+    {
+      name: 'core-is-pure',
+      comment: 'No page, storage or network in the core: only the libraries named here.',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'npm-unknown'],
+        pathNot: '(^|/)node_modules/(zod|clipper2-ts)/',
+      },
+    },
+    {
+      name: 'web-one-way',
+      comment: 'ui < instruments < views < app; the store and the worker know no drawings.',
+      severity: 'error',
+      from: { path: '^web/src/ui/' },
+      to: { path: '^web/src/(instruments|views|app)/' },
+    },
+    {
+      name: 'instruments-below-views',
+      severity: 'error',
+      from: { path: '^web/src/instruments/' },
+      to: { path: '^web/src/(views|app)/' },
+    },
+    {
+      name: 'store-knows-no-drawings',
+      severity: 'error',
+      from: { path: '^web/src/(store|worker)/' },
+      to: { path: '^web/src/(ui|instruments|views|app)/' },
+    },
+    { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.css$' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|test-results)/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'web/tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'],
+    },
+  },
+};

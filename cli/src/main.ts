@@ -1,0 +1,77 @@
+#!/usr/bin/env node
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { type Fault, type Project, plan, planReportSchema, type Result, readProject } from '@hosket/core';
+import { planText } from './planText.ts';
+
+/** 0 all is well; 1 something in the plan stops the work; 2 wrong use; 3 the file cannot be read; 4 the file is not a valid project. */
+const code = { ok: 0, stopped: 1, usage: 2, unreadable: 3, invalid: 4 } as const;
+
+const usage = `hosket: plans the groundwork of dioramas and gaming boards
+
+  hosket plan FILE [--json] [--imperial]   heights, stack, amounts, waits and finish of a project
+  hosket check FILE                        whether a project file is sound, and what stands against the plan
+
+Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project.
+`;
+
+function fail(exit: number, text: string): never {
+  process.stderr.write(`${text}\n`);
+  process.exit(exit);
+}
+
+const faultText = (file: string, { place, message, remedy }: Fault) =>
+  `hosket: ${file}: ${place}: ${message}\n  ${remedy}`;
+
+function load(file: string): Project {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch (error) {
+    const { code: why } = error as NodeJS.ErrnoException;
+    const reason = why === 'ENOENT' ? 'there is no such file' : why === 'EISDIR' ? 'that is a folder' : String(why);
+    fail(code.unreadable, `hosket: ${file}: ${reason}\n  Give the path of a *.hosket.json file.`);
+  }
+  const read: Result<Project> = readProject(text);
+  if (!read.ok) fail(code.invalid, faultText(file, read.fault));
+  return read.value;
+}
+
+function main(): number {
+  let parsed: ReturnType<typeof parseWords>;
+  try {
+    parsed = parseWords();
+  } catch (error) {
+    fail(code.usage, `hosket: ${(error as Error).message}\n\n${usage}`);
+  }
+  const { values, positionals } = parsed;
+  if (values.help || !positionals.length) {
+    process.stdout.write(usage);
+    return values.help ? code.ok : code.usage;
+  }
+  const [command, file, ...rest] = positionals;
+  if (!['plan', 'check'].includes(command)) fail(code.usage, `hosket: "${command}" is not a command\n\n${usage}`);
+  if (!file || rest.length) fail(code.usage, `hosket: ${command} takes one file\n\n${usage}`);
+  const project = load(file);
+  const { report } = plan(project);
+  const stopped = report.findings.some((finding) => finding.severity === 'stop');
+  if (command === 'check') {
+    process.stdout.write(
+      `${file}: a sound project, ${project.marks.length} marks, ${project.sheets.length} kinds of sheet\n`,
+    );
+    for (const { severity, place, message, remedy } of report.findings)
+      process.stdout.write(`${severity}: ${place}: ${message} ${remedy}\n`);
+  } else if (values.json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
+  else process.stdout.write(planText(project, report, values.imperial ? 'imperial' : 'metric'));
+  return stopped ? code.stopped : code.ok;
+}
+
+function parseWords() {
+  return parseArgs({
+    allowPositionals: true,
+    options: { json: { type: 'boolean' }, imperial: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+  });
+}
+
+process.stdout.on('error', () => process.exit(0));
+process.exitCode = main();

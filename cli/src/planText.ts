@@ -1,0 +1,129 @@
+import {
+  formatMeasure,
+  formatScale,
+  type PlanReport,
+  type Project,
+  sayAmount,
+  sayClock,
+  sayHours,
+  sayMinutes,
+  type UnitSystem,
+} from '@hosket/core';
+
+const rule = (title: string) => `\n${title}\n${'-'.repeat(title.length)}\n`;
+
+/** Columns padded to their widest entry; the last is left ragged. */
+function table(rows: readonly (readonly string[])[]): string {
+  const widths = rows[0]?.map((_, k) => Math.max(...rows.map((row) => row[k].length))) ?? [];
+  return rows
+    .map((row) => `  ${row.map((cell, k) => (k === row.length - 1 ? cell : cell.padEnd(widths[k]))).join('  ')}\n`)
+    .join('');
+}
+
+/** A plan to be read in a terminal: the same numbers as on the screens. */
+export function planText(project: Project, report: PlanReport, system: UnitSystem): string {
+  const mm = (value: number) => formatMeasure('length', value, system);
+  const ml = (value: number) => formatMeasure('volume', value, system);
+  const cm2 = (value: number) => formatMeasure('area', value, system, 0);
+  const chosen = report.schools.find((school) => school.school === report.chosen) ?? report.schools[0];
+  const sheetName = (id: string) => project.sheets.find((sheet) => sheet.id === id)?.name ?? id;
+  const { shape } = project.base;
+  const lines: string[] = [];
+  lines.push(
+    `${project.name}, ${formatScale(project.scale)}, ${shape.kind} ${mm(shape.widthMm)} x ${mm(shape.depthMm)}\n`,
+  );
+  lines.push(
+    `Ground ${mm(report.ground.lowestMm)} to ${mm(report.ground.highestMm)}, ${ml(report.ground.volumeMl)}, surface ${cm2(report.ground.trueMm2)}, cells of ${report.ground.cellMm} mm\n`,
+  );
+  for (const { severity, place, message, remedy } of report.findings)
+    lines.push(`  ${severity}: ${place}: ${message} ${remedy}\n`);
+
+  lines.push(rule('Heights'));
+  lines.push(
+    table([
+      ['mark', 'wanted', 'foam wanted', 'foam there', 'what to do'],
+      ...chosen.levels.map((level) => [
+        level.name || level.markId,
+        mm(level.wantedMm),
+        mm(level.targetMm),
+        mm(level.foamThereMm),
+        level.instruction,
+      ]),
+    ]),
+  );
+
+  lines.push(rule(`Stack, ${chosen.school}`));
+  lines.push(
+    table([
+      ['layer', 'sheet', 'from', 'to', 'area', 'outline', 'from one sheet'],
+      ...[...chosen.layers]
+        .reverse()
+        .map((layer) => [
+          String(layer.index),
+          sheetName(layer.sheetId),
+          mm(layer.bottomMm),
+          mm(layer.topMm),
+          cm2(layer.areaMm2),
+          mm(layer.outlineMm),
+          layer.fitsWhole ? 'yes' : 'no, join two',
+        ]),
+    ]),
+  );
+  lines.push(
+    `  carve ${ml(chosen.carveMl)}, fill ${ml(chosen.fillMl)}, foam left ${ml(chosen.foamLeftMl)} (${formatMeasure('mass', chosen.foamMassG.likely, system)})\n`,
+  );
+  lines.push(`  paste: 95 % no deeper than ${mm(chosen.paste.most95Mm)}, deepest ${mm(chosen.paste.deepestMm)}\n`);
+
+  lines.push(rule('The three schools'));
+  lines.push(
+    table([
+      ['school', 'layers', 'carve', 'fill', 'hands-on', 'paste dry after', 'dry base'],
+      ...report.schools.map((school) => [
+        school.school,
+        String(school.layers.length),
+        ml(school.carveMl),
+        ml(school.fillMl),
+        sayMinutes(school.handsOnMin),
+        sayHours(school.pasteDryHours.likely),
+        school.finish ? sayClock(school.finish.likely) : 'no bench hours',
+      ]),
+    ]),
+  );
+
+  lines.push(rule('Amounts'));
+  for (const stage of report.takeoff) {
+    lines.push(
+      `  ${stage.title}: ${sayMinutes(stage.handsOn.likely)}${stage.batches ? `, ${stage.batches.count} bowls of about ${ml(stage.batches.mlEach)} (${stage.batches.why})` : ''}\n`,
+    );
+    for (const { name, amount } of stage.materials) {
+      const said = sayAmount(amount, system);
+      lines.push(`    ${name}: ${said.likely}${said.range ? ` (${said.range})` : ''}\n`);
+    }
+  }
+
+  lines.push(rule('Waits'));
+  lines.push(
+    table([
+      ['operation', 'touch-dry', 'may be coated', 'dry through', 'because'],
+      ...report.operations.map(({ title, waits }) => [
+        title,
+        sayHours(waits.touch.likely),
+        sayHours(waits.coat.likely),
+        sayHours(waits.through.likely),
+        waits.reason,
+      ]),
+    ]),
+  );
+  for (const joint of report.joints)
+    lines.push(
+      `  joint ${joint.joint}, ${joint.between}: hold ${sayHours(joint.workable.likely)}, dry ${sayHours(joint.dry.likely)}\n`,
+    );
+
+  lines.push(rule('Finish'));
+  lines.push(
+    report.finish
+      ? `  dry ${sayClock(report.finish.likely)} (${sayClock(report.finish.early)} to ${sayClock(report.finish.late)})\n`
+      : '  no day can be named without bench hours\n',
+  );
+  return lines.join('');
+}

@@ -1,0 +1,120 @@
+import { compound } from '../materials/index.ts';
+import type { Rule } from './finding.ts';
+
+const tenth = (value: number) => value.toFixed(1);
+
+/** More than a thick coat of paste on top of the stack means that foam is missing there. */
+export const stackTooLow: Rule = ({ project, target, layers }) => {
+  const missing = target.curve.highestMm - layers.topMm;
+  if (missing <= compound.mostPerCoatMm.high) return [];
+  const highest = layers.levels.find((level) => level.targetMm > layers.topMm);
+  const where = highest
+    ? `${highest.name || 'The highest mark'} (${tenth(highest.wantedMm)} mm)`
+    : 'The highest ground';
+  return [
+    {
+      code: 'stack-too-low',
+      severity: 'stop',
+      band: 'layers',
+      place: where,
+      message: project.sheets.some((sheet) => sheet.count > 0)
+        ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).`
+        : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.`,
+      remedy: 'Add sheets or more of a kind in Brief, or lower the ground.',
+      ...(highest && { markId: highest.markId }),
+    },
+  ];
+};
+
+export const pieceTooLarge: Rule = ({ layers, project }) =>
+  layers.layers
+    .filter((layer) => !layer.fitsWhole)
+    .map((layer) => {
+      const sheet = project.sheets.find((candidate) => candidate.id === layer.sheetId);
+      return {
+        code: 'piece-too-large',
+        severity: 'warn',
+        band: 'layers',
+        place: `Layer ${layer.index}`,
+        message: `A piece of layer ${layer.index} is larger than a sheet of ${sheet?.name ?? 'its kind'} (${sheet?.widthMm} x ${sheet?.depthMm} mm).`,
+        remedy: 'Join two sheets for it, with the seam away from the seam of the layer below, or use larger sheets.',
+      };
+    });
+
+export const pasteTooDeep: Rule = ({ layers }) => {
+  const { most95Mm } = layers.paste;
+  const coats = Math.ceil(most95Mm / compound.mostPerCoatMm.likely);
+  if (coats <= 3) return [];
+  return [
+    {
+      code: 'paste-deep',
+      severity: 'warn',
+      band: 'surface',
+      place: 'Fill and skin',
+      message: `Paste lies ${tenth(most95Mm)} mm deep: ${coats} coats, each set before the next, and a long drying.`,
+      remedy: 'Carve back instead of building up, or glue offcuts into the steps.',
+    },
+  ];
+};
+
+export const slowJoints: Rule = ({ joints, project }) => {
+  const slowest = joints.reduce((a, b) => (b.dry.likely > a.dry.likely ? b : a), {
+    joint: 0,
+    between: '',
+    dry: { likely: 0 },
+  });
+  const days = slowest.dry.likely / 24;
+  if (days < 5) return [];
+  return [
+    {
+      code: 'joint-slow',
+      severity: 'warn',
+      band: 'layers',
+      place: `Joint ${slowest.joint}, ${slowest.between}`,
+      message: `${project.stacking.glue} between ${slowest.between} needs about ${Math.round(days)} days: its water can only leave through the foam.`,
+      remedy:
+        'Polyurethane or foam-safe contact spray would hold by the next day; or let the spread glue go tacky before pressing.',
+    },
+  ];
+};
+
+export const benchAir: Rule = ({ project: { air } }) => [
+  ...(air.temperatureC < 10
+    ? [
+        {
+          code: 'air-cold',
+          severity: 'warn' as const,
+          band: 'brief' as const,
+          place: 'Bench air',
+          message: `At ${air.temperatureC} °C glue and paste hardly dry, and water-based paint may not form a film.`,
+          remedy: 'Work and dry in a warmer room.',
+        },
+      ]
+    : []),
+  ...(air.humidityPercent > 85
+    ? [
+        {
+          code: 'air-damp',
+          severity: 'warn' as const,
+          band: 'brief' as const,
+          place: 'Bench air',
+          message: `At ${air.humidityPercent} % humidity drying all but stalls; the times shown are rough.`,
+          remedy: 'Air the room or run a dehumidifier.',
+        },
+      ]
+    : []),
+];
+
+export const noBenchHours: Rule = ({ days }) =>
+  days.finish
+    ? []
+    : [
+        {
+          code: 'no-bench-hours',
+          severity: 'stop',
+          band: 'days',
+          place: 'Bench hours',
+          message: 'There are no bench hours in the week (or far too few), so no day can be named.',
+          remedy: 'Set hours for at least one weekday in Days.',
+        },
+      ];

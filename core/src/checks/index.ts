@@ -1,0 +1,23 @@
+import { benchAir, noBenchHours, pasteTooDeep, pieceTooLarge, slowJoints, stackTooLow } from './buildRules.ts';
+import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
+import { crossingLines, missedSpots, nothingDrawn, offTheBase, tinyLines } from './markRules.ts';
+
+export { bands, type Finding, severities } from './finding.ts';
+
+const rules: readonly Rule[] = [
+  nothingDrawn,
+  offTheBase,
+  crossingLines,
+  missedSpots,
+  tinyLines,
+  stackTooLow,
+  pieceTooLarge,
+  pasteTooDeep,
+  slowJoints,
+  benchAir,
+  noBenchHours,
+];
+
+/** Everything the rules have to say about a plan, what stops the work first. */
+export const findingsOf = (plan: PlanView): Finding[] =>
+  rules.flatMap((rule) => rule(plan)).sort((a, b) => severities.indexOf(a.severity) - severities.indexOf(b.severity));

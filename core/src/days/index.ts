@@ -1,0 +1,3 @@
+export { wallClock } from './calendar.ts';
+export * from './days.ts';
+export type { Operation, Task } from './schedule.ts';

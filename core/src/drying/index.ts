@@ -1,0 +1,2 @@
+export * from './air.ts';
+export * from './waits.ts';

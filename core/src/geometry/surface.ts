@@ -1,0 +1,58 @@
+import type { Grid } from './grid.ts';
+
+/** Calls `visit` for each lattice cell on the base with its plan area (mm2), mean height (mm) and gradient (mm per mm) in x and y. */
+export function forEachCell(
+  grid: Grid,
+  coverage: Float32Array | null,
+  visit: (cell: number, areaMm2: number, heightMm: number, slopeX: number, slopeY: number) => void,
+): void {
+  const { columns, rows, cellMm, values: z } = grid;
+  for (let j = 0, cell = 0; j < rows - 1; j++)
+    for (let i = 0; i < columns - 1; i++, cell++) {
+      const share = coverage ? coverage[cell] : 1;
+      if (share === 0) continue;
+      const n = j * columns + i;
+      const a = z[n];
+      const b = z[n + 1];
+      const c = z[n + columns];
+      const d = z[n + columns + 1];
+      const slopeX = (b - a + d - c) / (2 * cellMm);
+      const slopeY = (c - a + d - b) / (2 * cellMm);
+      visit(cell, share * cellMm * cellMm, (a + b + c + d) / 4, slopeX, slopeY);
+    }
+}
+
+/** The true (sloped) surface: how much of it is no steeper than each whole degree, mm2; index 90 holds all of it. */
+export interface TrueSurface {
+  planMm2: number;
+  trueMm2: number;
+  notSteeperMm2: Float64Array;
+  lowestMm: number;
+  meanSlopeDegrees: number;
+}
+
+/** Area along the slope, cell by cell: plan area x sqrt(1 + gradient^2). Error of a smooth ground falls with the square of the cell. */
+export function trueSurfaceOf(grid: Grid, coverage: Float32Array | null): TrueSurface {
+  const notSteeperMm2 = new Float64Array(91);
+  let planMm2 = 0;
+  let trueMm2 = 0;
+  let degreesTimesArea = 0;
+  let lowestMm = Number.POSITIVE_INFINITY;
+  forEachCell(grid, coverage, (_, area, height, sx, sy) => {
+    const sloped = area * Math.sqrt(1 + sx * sx + sy * sy);
+    const degrees = (Math.atan(Math.hypot(sx, sy)) * 180) / Math.PI;
+    planMm2 += area;
+    trueMm2 += sloped;
+    degreesTimesArea += degrees * area;
+    if (height < lowestMm) lowestMm = height;
+    notSteeperMm2[Math.min(90, Math.ceil(degrees))] += sloped;
+  });
+  for (let k = 1; k <= 90; k++) notSteeperMm2[k] += notSteeperMm2[k - 1];
+  return {
+    planMm2,
+    trueMm2,
+    notSteeperMm2,
+    lowestMm: Number.isFinite(lowestMm) ? lowestMm : 0,
+    meanSlopeDegrees: planMm2 ? degreesTimesArea / planMm2 : 0,
+  };
+}

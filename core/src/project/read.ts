@@ -1,0 +1,105 @@
+import type { z } from 'zod';
+import { bad, good, type Result } from '../units/index.ts';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
+
+/** Turns a document of version n into one of version n + 1; the entry at n. Chained until the present version is reached. */
+export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>;
+
+/** Version 1 is the first, so nothing needs carrying forward yet. */
+const migrations: Migrations = {};
+
+/** `marks[3].heightMm`: where in the file something stands. */
+export const pathText = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>(
+    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)),
+    '',
+  );
+
+const issueText = (issue: z.core.$ZodIssue) => {
+  const where = pathText(issue.path);
+  return where ? `${where}: ${issue.message}` : issue.message;
+};
+
+/** Carries a document to the present version, step by step. */
+export function migrate(
+  document: Record<string, unknown>,
+  chain: Migrations = migrations,
+  present: number = PROJECT_VERSION,
+): Result<Record<string, unknown>> {
+  const version = document.version;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return bad(
+      'version',
+      'version',
+      'The file does not say which version of the format it is.',
+      'Export it again from Hosket.',
+    );
+  if (version > present)
+    return bad(
+      'version',
+      'version',
+      `The file is version ${version}; this Hosket reads up to version ${present}.`,
+      'Open it with a newer Hosket.',
+    );
+  let carried = document;
+  for (let at = version; at < present; at++) {
+    const step = chain[at];
+    if (!step)
+      return bad(
+        'version',
+        'version',
+        `There is no way from version ${at} to ${at + 1}.`,
+        'Report this file: it should open.',
+      );
+    carried = { ...step(carried), version: at + 1 };
+  }
+  return good(carried);
+}
+
+/** Reads a project from a parsed document; says which path is wrong and why. */
+export function parseProject(document: unknown): Result<Project> {
+  if (typeof document !== 'object' || document === null || Array.isArray(document))
+    return bad('shape', '(whole file)', 'The file holds no project.', 'Choose a *.hosket.json file.');
+  const fields = document as Record<string, unknown>;
+  if (fields.format !== PROJECT_FORMAT)
+    return bad(
+      'format',
+      'format',
+      `The file is not a Hosket project: "format" should be "${PROJECT_FORMAT}".`,
+      'Choose a *.hosket.json file.',
+    );
+  const carried = migrate(fields);
+  if (!carried.ok) return carried;
+  const parsed = projectSchema.safeParse(carried.value);
+  if (parsed.success) return good(parsed.data);
+  const issues = parsed.error.issues;
+  const shown = issues.slice(0, 5).map(issueText).join('; ');
+  const more = issues.length > 5 ? `; and ${issues.length - 5} more` : '';
+  return bad(
+    'value',
+    pathText(issues[0].path) || '(whole file)',
+    `${shown}${more}`,
+    'Correct the value at that place, or export the project again.',
+  );
+}
+
+/** Reads a project from the text of a file. */
+export function readProject(text: string): Result<Project> {
+  if (!text.trim())
+    return bad('empty', '(whole file)', 'The file is empty.', 'Choose another file, or export the project again.');
+  let document: unknown;
+  try {
+    document = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return bad(
+      'json',
+      '(whole file)',
+      `The file is not readable JSON: ${(error as Error).message}.`,
+      'It may be cut short; export the project again.',
+    );
+  }
+  return parseProject(document);
+}
+
+/** The text of a project file: the same project always gives the same text. */
+export const writeProject = (project: Project): string => `${JSON.stringify(project, null, 2)}\n`;

@@ -1,0 +1,179 @@
+import { z } from 'zod';
+
+export const PROJECT_FORMAT = 'hosket-project';
+export const PROJECT_VERSION = 1;
+
+const positiveMm = z.number().gt(0).max(5000);
+const percent = z.number().min(0).max(100);
+const name = z.string().max(120);
+const id = z.string().min(1).max(64);
+const pointSchema = z.tuple([z.number().min(-5000).max(10000), z.number().min(-5000).max(10000)]);
+const heightMm = z
+  .number()
+  .min(0, 'A height is measured up from the top of the baseboard and cannot be below it')
+  .max(2000);
+
+const baseShapeSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('rectangle'),
+    widthMm: z.number().min(20).max(3000),
+    depthMm: z.number().min(20).max(3000),
+  }),
+  z.strictObject({
+    kind: z.literal('oval'),
+    widthMm: z.number().min(20).max(3000),
+    depthMm: z.number().min(20).max(3000),
+  }),
+]);
+
+const boardMaterials = ['fibreboard', 'plywood', 'hardboard', 'cork', 'foam-cored card'] as const;
+const baseSchema = z.strictObject({
+  shape: baseShapeSchema,
+  board: z.strictObject({
+    material: z.enum(boardMaterials),
+    thicknessMm: z.number().gt(0).max(60),
+    /** Stood on battens, so that air reaches its underside and joints can dry through it. */
+    airBelow: z.boolean(),
+  }),
+});
+
+const airSchema = z.strictObject({
+  temperatureC: z.number().min(-5).max(45),
+  humidityPercent: percent,
+  airSpeedMs: z.number().min(0).max(3),
+});
+
+const sheetSchema = z.strictObject({
+  id,
+  name,
+  material: z.enum(['xps', 'eps']),
+  nominalMm: positiveMm,
+  /** What the rule or caliper says; it wins over the nominal thickness. */
+  measuredMm: positiveMm.nullable(),
+  /** Plus or minus, mm; null takes the usual tolerance for the kind. */
+  toleranceMm: z.number().min(0).max(20).nullable(),
+  widthMm: positiveMm,
+  depthMm: positiveMm,
+  count: z.number().int().min(0).max(999),
+  /** Of one sheet, in the project's currency. */
+  price: z.number().min(0).nullable(),
+});
+
+const contourSchema = z
+  .strictObject({
+    kind: z.literal('contour'),
+    id,
+    name,
+    heightMm,
+    closed: z.boolean(),
+    /** A closed line whose inside lies flat at its height (a bench, a pad, a pit floor). */
+    level: z.boolean(),
+    points: z.array(pointSchema).min(2).max(20000),
+  })
+  .refine((line) => !line.closed || line.points.length >= 3, {
+    path: ['points'],
+    message: 'A closed line needs at least 3 points',
+  })
+  .refine((line) => line.closed || !line.level, {
+    path: ['level'],
+    message: 'Only a closed line can lie level inside',
+  });
+
+const spotSchema = z.strictObject({ kind: z.literal('spot'), id, name, heightMm, at: pointSchema });
+
+export const markSchema = z.discriminatedUnion('kind', [contourSchema, spotSchema]);
+
+const sectionSchema = z.strictObject({ id, name, from: pointSchema, to: pointSchema });
+
+export const schools = ['carve back', 'halfway', 'build up'] as const;
+export const glues = ['white PVA', 'quick PVA', 'polyurethane', 'contact spray', 'hybrid grab'] as const;
+
+const stackingSchema = z.strictObject({
+  school: z.enum(schools),
+  glue: z.enum(glues),
+  /** The builder's own glue line, mm; null takes the usual one of the glue. */
+  glueLineMm: z.number().min(0).max(5).nullable(),
+  /** Less height than this left above a joint is made with paste, not with another sheet. */
+  leastStepMm: z.number().min(0).max(50),
+  /** The part of a sheet that becomes pieces, until cutting is planned. */
+  sheetYieldPercent: z.number().min(10).max(100),
+  costs: z.strictObject({
+    perLayerMin: z.number().min(0).max(1000),
+    carveMinPerL: z.number().min(0).max(10000),
+    fillMinPerL: z.number().min(0).max(10000),
+  }),
+});
+
+const coverSchema = { sharePercent: percent, notSteeperDegrees: z.number().min(0).max(90) };
+const surfaceSchema = z.strictObject({
+  skinMm: z.number().min(0).max(30),
+  lossPercent: z.number().min(0).max(50),
+  roughness: z.number().min(1).max(3),
+  sealCoats: z.number().int().min(0).max(5),
+  baseCoats: z.number().int().min(0).max(5),
+  dryBrushTones: z.number().int().min(0).max(8),
+  soil: z.strictObject({ layerMm: z.number().min(0).max(5), ...coverSchema }),
+  grass: z.strictObject({
+    fibreMm: z.union([z.literal(2), z.literal(4), z.literal(6), z.literal(12)]),
+    ...coverSchema,
+  }),
+});
+
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, 'Write the time like 19:30');
+const sittingSchema = z
+  .strictObject({ from: clock, to: clock })
+  .refine(({ from, to }) => from < to, { path: ['to'], message: 'The end must come after the start' })
+  .nullable();
+
+const benchSchema = z.strictObject({
+  startDate: z.iso.date('Write the date like 2027-03-15'),
+  week: z.strictObject({
+    monday: sittingSchema,
+    tuesday: sittingSchema,
+    wednesday: sittingSchema,
+    thursday: sittingSchema,
+    friday: sittingSchema,
+    saturday: sittingSchema,
+    sunday: sittingSchema,
+  }),
+  skill: z.enum(['first-timer', 'practised', 'experienced']),
+});
+
+const unique = (list: { id: string }[]) => new Set(list.map((item) => item.id)).size === list.length;
+
+export const projectSchema = z.strictObject({
+  format: z.literal(PROJECT_FORMAT),
+  version: z.literal(PROJECT_VERSION),
+  name: z.string().min(1).max(120),
+  notes: z.string().max(20000),
+  /** Real size / model size; null where the work has no scale. */
+  scale: z.number().min(1).max(1e6).nullable(),
+  currency: z.string().max(8),
+  base: baseSchema,
+  air: airSchema,
+  sheets: z.array(sheetSchema).max(40).refine(unique, 'Two sheets have the same id'),
+  marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),
+  sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
+  stacking: stackingSchema,
+  surface: surfaceSchema,
+  bench: benchSchema,
+  /** Feeds the spread of the finish date: the same seed always gives the same plan. */
+  seed: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31),
+});
+
+export type Project = z.infer<typeof projectSchema>;
+export type Mark = z.infer<typeof markSchema>;
+export type Contour = Extract<Mark, { kind: 'contour' }>;
+export type Spot = Extract<Mark, { kind: 'spot' }>;
+export type Sheet = Project['sheets'][number];
+export type School = Project['stacking']['school'];
+export type Glue = Project['stacking']['glue'];
+export type Air = Project['air'];
+export type Base = Project['base'];
+export type SectionLine = Project['sections'][number];
+export type Weekday = keyof Project['bench']['week'];
+export const boards = boardMaterials;

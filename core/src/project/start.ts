@@ -1,0 +1,67 @@
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type Sheet } from './schema.ts';
+
+/** A sheet of dense foam as it is usually bought for small work. */
+export const usualSheet = (id: string): Sheet => ({
+  id,
+  name: 'Dense foam',
+  material: 'xps',
+  nominalMm: 20,
+  measuredMm: null,
+  toleranceMm: null,
+  widthMm: 600,
+  depthMm: 300,
+  count: 2,
+  price: null,
+});
+
+/** A project with sound defaults and nothing drawn yet. `startDate` is an ISO date. */
+export function startProject(name: string, startDate: string): Project {
+  return {
+    format: PROJECT_FORMAT,
+    version: PROJECT_VERSION,
+    name,
+    notes: '',
+    scale: null,
+    currency: 'EUR',
+    base: {
+      shape: { kind: 'rectangle', widthMm: 297, depthMm: 210 },
+      board: { material: 'fibreboard', thicknessMm: 6, airBelow: false },
+    },
+    air: { temperatureC: 20, humidityPercent: 50, airSpeedMs: 0.1 },
+    sheets: [usualSheet('sheet-1')],
+    marks: [],
+    sections: [{ id: 'A', name: 'A', from: [0, 105], to: [297, 105] }],
+    stacking: {
+      school: 'halfway',
+      glue: 'polyurethane',
+      glueLineMm: null,
+      leastStepMm: 3,
+      sheetYieldPercent: 80,
+      costs: { perLayerMin: 15, carveMinPerL: 30, fillMinPerL: 240 },
+    },
+    surface: {
+      skinMm: 3,
+      lossPercent: 10,
+      roughness: 1.3,
+      sealCoats: 1,
+      baseCoats: 2,
+      dryBrushTones: 2,
+      soil: { layerMm: 1, sharePercent: 80, notSteeperDegrees: 40 },
+      grass: { fibreMm: 2, sharePercent: 40, notSteeperDegrees: 25 },
+    },
+    bench: {
+      startDate,
+      week: {
+        monday: { from: '19:00', to: '21:00' },
+        tuesday: null,
+        wednesday: { from: '19:00', to: '21:00' },
+        thursday: null,
+        friday: { from: '19:00', to: '21:30' },
+        saturday: { from: '10:00', to: '13:00' },
+        sunday: null,
+      },
+      skill: 'practised',
+    },
+    seed: 1,
+  };
+}

@@ -1,0 +1,130 @@
+import { z } from 'zod';
+import { bands, severities } from './checks/index.ts';
+import { schools } from './project/index.ts';
+import { amountSchema, rangeSchema } from './units/index.ts';
+
+/** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
+const ring = z.array(z.tuple([z.number(), z.number()]));
+
+const layerSchema = z.strictObject({
+  index: z.number().int(),
+  sheetId: z.string(),
+  thicknessMm: z.number(),
+  bottomMm: z.number(),
+  topMm: z.number(),
+  outlineAtMm: z.number(),
+  areaMm2: z.number(),
+  outlineMm: z.number(),
+  carveMl: z.number(),
+  fillMl: z.number(),
+  pieces: z.array(z.strictObject({ outer: ring, holes: z.array(ring) })),
+  fitsWhole: z.boolean(),
+});
+
+const levelSchema = z.strictObject({
+  markId: z.string(),
+  name: z.string(),
+  wantedMm: z.number(),
+  targetMm: z.number(),
+  foamThereMm: z.number(),
+  work: z.enum(['carve', 'fill', 'flush']),
+  workMm: z.number(),
+  instruction: z.string(),
+  errorMixedMm: z.number(),
+  errorWorstMm: z.number(),
+});
+
+const finishSchema = z.strictObject({ early: z.string(), likely: z.string(), late: z.string() }).nullable();
+
+const schoolSchema = z.strictObject({
+  school: z.enum(schools),
+  layers: z.array(layerSchema),
+  costMin: z.number(),
+  topMm: z.number(),
+  foamCutMl: z.number(),
+  carveMl: z.number(),
+  fillMl: z.number(),
+  glueLineMl: z.number(),
+  foamLeftMl: z.number(),
+  foamMassG: rangeSchema,
+  paste: z.strictObject({ most95Mm: z.number(), deepestMm: z.number() }),
+  levels: z.array(levelSchema),
+  sheetsUsed: z.array(z.strictObject({ sheetId: z.string(), areaMm2: z.number(), sheets: z.number().int() })),
+  handsOnMin: z.number(),
+  pasteDryHours: rangeSchema,
+  finish: finishSchema,
+});
+
+const stageSchema = z.strictObject({
+  stage: z.string(),
+  title: z.string(),
+  areaMm2: z.number(),
+  materials: z.array(z.strictObject({ name: z.string(), amount: amountSchema })),
+  handsOn: amountSchema,
+  batches: z.strictObject({ count: z.number().int(), mlEach: z.number(), why: z.string() }).nullable(),
+  coats: z.number().int(),
+  note: z.string(),
+});
+
+const waitsSchema = z.strictObject({ touch: rangeSchema, coat: rangeSchema, through: rangeSchema, reason: z.string() });
+
+const operationSchema = z.strictObject({
+  id: z.string(),
+  stage: z.string(),
+  title: z.string(),
+  handsOnMin: rangeSchema,
+  waits: waitsSchema,
+  needs: z.array(z.strictObject({ operation: z.string(), wait: z.enum(['touch', 'coat', 'through']) })),
+});
+
+const taskSchema = z.strictObject({
+  operation: z.string(),
+  sessions: z.array(z.strictObject({ from: z.number(), to: z.number() })),
+  touchAt: z.number(),
+  coatAt: z.number(),
+  throughAt: z.number(),
+});
+
+const findingSchema = z.strictObject({
+  code: z.string(),
+  severity: z.enum(severities),
+  band: z.enum(bands),
+  place: z.string(),
+  message: z.string(),
+  remedy: z.string(),
+  markId: z.string().optional(),
+});
+
+export const planReportSchema = z.strictObject({
+  format: z.literal('hosket-plan'),
+  version: z.literal(1),
+  project: z.string(),
+  startDate: z.string(),
+  ground: z.strictObject({
+    cellMm: z.number(),
+    columns: z.number().int(),
+    rows: z.number().int(),
+    lowestMm: z.number(),
+    highestMm: z.number(),
+    planMm2: z.number(),
+    trueMm2: z.number(),
+    meanSlopeDegrees: z.number(),
+    volumeMl: z.number(),
+  }),
+  target: z.strictObject({ volumeMl: z.number(), skinMl: z.number(), highestMm: z.number() }),
+  chosen: z.enum(schools),
+  schools: z.array(schoolSchema),
+  takeoff: z.array(stageSchema),
+  joints: z.array(
+    z.strictObject({ joint: z.number().int(), between: z.string(), workable: rangeSchema, dry: rangeSchema }),
+  ),
+  operations: z.array(operationSchema),
+  tasks: z.array(taskSchema),
+  finish: finishSchema,
+  findings: z.array(findingSchema),
+});
+
+export type PlanReport = z.infer<typeof planReportSchema>;
+export type SchoolReport = z.infer<typeof schoolSchema>;
+export type LayerReport = z.infer<typeof layerSchema>;
+export type StageReport = z.infer<typeof stageSchema>;

@@ -1,0 +1,5 @@
+export * from './amount.ts';
+export * from './measures.ts';
+export * from './result.ts';
+export * from './say.ts';
+export * from './scales.ts';

@@ -1,0 +1,49 @@
+import { bad, good, type Result } from './result.ts';
+
+/** A named scale with the standard that fixes it. Real size / model size = ratio. */
+export interface NamedScale {
+  name: string;
+  ratio: number;
+  standard: string;
+}
+
+/** From memory, unverified: NEM 010 (Z, N, TT, H0, S, 0, I, II, III, V) and NMRA S-1.2; the rest are customs of the trade. */
+export const namedScales: readonly NamedScale[] = [
+  { name: 'Z', ratio: 220, standard: 'NEM 010' },
+  { name: 'N', ratio: 160, standard: 'NEM 010' },
+  { name: 'TT', ratio: 120, standard: 'NEM 010' },
+  { name: 'H0', ratio: 87, standard: 'NEM 010' },
+  { name: 'HO', ratio: 87.1, standard: 'NMRA S-1.2' },
+  { name: 'OO', ratio: 76.2, standard: '4 mm to the foot' },
+  { name: 'S', ratio: 64, standard: 'NEM 010' },
+  { name: 'O', ratio: 48, standard: 'NMRA S-1.2' },
+  { name: '0', ratio: 45, standard: 'NEM 010' },
+  { name: 'I', ratio: 32, standard: 'NEM 010' },
+  { name: 'II', ratio: 22.5, standard: 'NEM 010' },
+  { name: 'III', ratio: 16, standard: 'NEM 010' },
+  { name: 'V', ratio: 11, standard: 'NEM 010' },
+  { name: '28 mm figures', ratio: 56, standard: 'trade custom' },
+];
+
+/** Reads `1:87`, `1/35`, `87` or a scale's name. Gives the ratio, at least 1. */
+export function parseScale(text: string): Result<number> {
+  const clean = text.trim();
+  const named =
+    namedScales.find((scale) => scale.name === clean) ??
+    namedScales.find((scale) => scale.name.toLowerCase() === clean.toLowerCase() && Number.isNaN(Number(clean)));
+  if (named) return good(named.ratio);
+  const match = /^(?:1\s*[:/]\s*)?(\d+(?:[.,]\d+)?)$/.exec(clean);
+  const ratio = Number(match?.[1]?.replace(',', '.'));
+  if (!match || !(ratio >= 1) || ratio > 1e6)
+    return bad('scale', clean || '(empty)', 'This is not a scale.', 'Write it like 1:87, or by a name such as H0.');
+  return good(ratio);
+}
+
+export const formatScale = (ratio: number | null): string =>
+  ratio === null ? 'no scale' : `1:${Number(ratio.toFixed(2))}`;
+
+/** Model length in mm of a real length in mm. */
+export const toModelMm = (realMm: number, ratio: number): number => realMm / ratio;
+
+/** Real length in mm of a model length in mm. */
+export const toRealMm = (modelMm: number, ratio: number): number => modelMm * ratio;

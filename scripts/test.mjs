@@ -1,0 +1,9 @@
+import { browser, build, install, requireNode, run } from './setup.mjs';
+
+requireNode();
+install();
+browser();
+build();
+run('npm', ['run', '-s', 'check']);
+run('npm', ['run', '-s', 'unit']);
+run('npm', ['run', '-s', 'e2e']);

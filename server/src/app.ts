@@ -1,0 +1,53 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+
+/** Stands in the built page wherever the one-time token of the response goes. */
+const NONCE_PLACEHOLDER = '__HOSKET_NONCE__';
+
+/** The application with its security headers; `dist` is the folder of the built web app. Throws when it has not been built. */
+export function createApp(dist: string): Express {
+  const page = join(dist, 'index.html');
+  if (!existsSync(page)) throw new Error(`The web application is not built: ${page} is missing. Run "npm run build".`);
+  const template = readFileSync(page, 'utf8');
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(compression());
+  app.use((_request, response, next) => {
+    // Dialog primitives add style elements of their own; the token lets those in and nothing else.
+    const nonce = randomBytes(16).toString('base64');
+    response.locals.nonce = nonce;
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          'default-src': ["'self'"],
+          'base-uri': ["'self'"],
+          'connect-src': ["'self'"],
+          'font-src': ["'self'"],
+          'form-action': ["'self'"],
+          'frame-ancestors': ["'none'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'object-src': ["'none'"],
+          'script-src': ["'self'"],
+          'style-src': ["'self'", `'nonce-${nonce}'`],
+          'worker-src': ["'self'"],
+        },
+      },
+      // Served on plain http to this machine only.
+      strictTransportSecurity: false,
+    })(_request, response, next);
+  });
+  app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(dist, { index: false, maxAge: 0 }));
+  app.get('/{*any}', (_request, response) => {
+    response
+      .set('Cache-Control', 'no-store')
+      .type('html')
+      .send(template.replaceAll(NONCE_PLACEHOLDER, response.locals.nonce));
+  });
+  return app;
+}

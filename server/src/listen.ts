@@ -1,0 +1,28 @@
+import type { Server } from 'node:http';
+import type { Express } from 'express';
+
+/** How many ports after the wanted one are tried when it is taken. */
+const TRIES = 20;
+
+/** Starts listening on `host` at `wanted`, or at the next free port after it. Gives the server and the port it got. */
+export async function listenNear(
+  app: Express,
+  host: string,
+  wanted: number,
+): Promise<{ server: Server; port: number }> {
+  for (let port = wanted; port < wanted + TRIES && port < 65536; port++) {
+    const server = await tryPort(app, host, port);
+    if (server) return { server, port: (server.address() as { port: number }).port };
+  }
+  throw new Error(`No free port from ${wanted} to ${wanted + TRIES - 1} on ${host}.`);
+}
+
+function tryPort(app: Express, host: string, port: number): Promise<Server | null> {
+  return new Promise((resolve, reject) => {
+    const server = app.listen(port, host, (error?: Error) => {
+      if (!error) resolve(server);
+      else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') resolve(null);
+      else reject(error);
+    });
+  });
+}

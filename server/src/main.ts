@@ -1,0 +1,27 @@
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app.ts';
+import { listenNear } from './listen.ts';
+
+const DEFAULT_PORT = 4870;
+const host = process.env.HOST || '127.0.0.1';
+const wanted = process.env.PORT ? Number(process.env.PORT) : DEFAULT_PORT;
+
+async function start(): Promise<void> {
+  if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535)
+    throw new Error(`PORT should be a number from 0 to 65535, not "${process.env.PORT}".`);
+  const app = createApp(fileURLToPath(new URL('../../web/dist', import.meta.url)));
+  const { server, port } = await listenNear(app, host, wanted);
+  if (wanted !== 0 && port !== wanted) console.log(`Port ${wanted} is taken, using ${port} instead.`);
+  console.log(`Hosket is at http://${host.includes(':') ? `[${host}]` : host}:${port}/  (Ctrl+C stops it)`);
+  const stop = () => {
+    server.close(() => process.exit(0));
+    server.closeAllConnections();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+start().catch((error: Error) => {
+  console.error(`Hosket cannot start: ${error.message}`);
+  process.exit(1);
+});

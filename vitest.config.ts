@@ -1,0 +1,19 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    testTimeout: 20_000,
+    projects: [
+      { extends: true, test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' } },
+      {
+        extends: true,
+        test: {
+          name: 'cli',
+          include: ['cli/src/**/*.test.ts', 'server/src/**/*.test.ts', 'scripts/*.test.mjs'],
+          environment: 'node',
+        },
+      },
+      { extends: true, test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'happy-dom' } },
+    ],
+  },
+});
