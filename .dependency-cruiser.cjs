@@ -61,7 +61,6 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(^|/)(dist|test-results)/' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'web/tsconfig.json' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],
       conditionNames: ['import', 'types', 'default'],

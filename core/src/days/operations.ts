@@ -49,7 +49,7 @@ export function operationsOf(project: Project, plan: LayerPlan, takeoff: readonl
         stage: stage.stage,
         title:
           coats > 1
-            ? `${stage.title.replace(/, \d+ (coats|tones)$/, '')}, ${stage.stage === 'dry-brush' ? 'tone' : 'coat'} ${coat} of ${coats}`
+            ? `${stage.title.split(',')[0]}, ${stage.stage === 'dry-brush' ? 'tone' : 'coat'} ${coat} of ${coats}`
             : stage.title,
         handsOnMin: scaleRange(stage.handsOn, 1 / coats),
         waits: waitsOfCoat(waits, stage.stage, coat, coats),

@@ -34,10 +34,12 @@ export function boundsOfMarks(grid: Grid, marks: readonly Mark[], pins: Pins): B
   const upper = new Float64Array(columns * rows);
   for (let n = 0; n < label.length; n++) [lower[n], upper[n]] = limits[label[n]];
   // A node that a line runs through has the line's height and nothing else.
-  for (let k = 0; k < pins.heights.length; k++)
+  for (let k = 0; k < pins.heights.length; k++) {
+    if (marks[pins.marks[k]].kind === 'spot') continue;
     for (let s = 0; s < 4; s++)
       if (pins.weights[4 * k + s] > 1 - 1e-9)
         lower[pins.nodes[4 * k + s]] = upper[pins.nodes[4 * k + s]] = pins.heights[k];
+  }
   return { lower, upper };
 }
 

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import { type Project, startProject } from '../project/index.ts';
+import { exactly, type Range } from '../units/index.ts';
+import { sittings, wallClock } from './calendar.ts';
+import { finishOf, type Operation, schedule } from './schedule.ts';
+
+const bench: Project['bench'] = {
+  ...startProject('b', '2027-03-01').bench,
+  week: {
+    monday: { from: '19:00', to: '21:00' },
+    tuesday: null,
+    wednesday: { from: '19:00', to: '20:00' },
+    thursday: null,
+    friday: null,
+    saturday: { from: '10:00', to: '13:00' },
+    sunday: null,
+  },
+};
+const waits = (touch: number, coat: number, through: number) => ({
+  touch: exactly(touch),
+  coat: exactly(coat),
+  through: exactly(through),
+  reason: '',
+});
+const operation = (
+  id: string,
+  minutes: number | Range,
+  wait = waits(0, 0, 0),
+  needs: Operation['needs'] = [],
+): Operation => ({
+  id,
+  stage: 'skin',
+  title: id,
+  handsOnMin: typeof minutes === 'number' ? exactly(minutes) : minutes,
+  waits: wait,
+  needs,
+});
+const at = (minutes: number) => wallClock('2027-03-01', minutes);
+
+describe('the calendar', () => {
+  it('1 March 2027 is a Monday; sittings follow the week', () => {
+    const first = [];
+    for (const sitting of sittings(bench)) {
+      first.push(at(sitting.from));
+      if (first.length === 4) break;
+    }
+    expect(first).toEqual(['2027-03-01T19:00', '2027-03-03T19:00', '2027-03-06T10:00', '2027-03-08T19:00']);
+  });
+
+  it('counts over the end of a month and a leap day', () => {
+    expect(wallClock('2028-02-28', 2 * 1440 + 90)).toBe('2028-03-01T01:30');
+  });
+});
+
+describe('the schedule', () => {
+  it('goes on over as many sittings as it takes', () => {
+    const [task] = schedule([operation('long', 150)], bench) ?? [];
+    expect(task.sessions.map(({ from, to }) => [at(from), at(to)])).toEqual([
+      ['2027-03-01T19:00', '2027-03-01T21:00'],
+      ['2027-03-03T19:00', '2027-03-03T19:30'],
+    ]);
+  });
+
+  it('waits day and night for what it needs, then for the next sitting', () => {
+    const tasks =
+      schedule(
+        [
+          operation('paste', 60, waits(1, 2, 100)),
+          operation('seal', 30, waits(0.5, 1, 24), [{ operation: 'paste', wait: 'through' }]),
+        ],
+        bench,
+      ) ?? [];
+    // Paste ends Monday 20:00; 100 h later is Saturday 00:00; the next sitting is Saturday 10:00.
+    expect(at(tasks[0].throughAt)).toBe('2027-03-06T00:00');
+    expect(at(tasks[1].sessions[0].from)).toBe('2027-03-06T10:00');
+    expect(at(finishOf(tasks))).toBe('2027-03-07T10:30');
+  });
+
+  it('takes the shorter wait when that is what the next stage needs', () => {
+    const tasks =
+      schedule(
+        [
+          operation('soil', 30, waits(1, 1, 16)),
+          operation('grass', 15, waits(0, 0, 12), [{ operation: 'soil', wait: 'coat' }]),
+        ],
+        bench,
+      ) ?? [];
+    expect(at(tasks[1].sessions[0].from)).toBe('2027-03-01T20:30');
+  });
+
+  it('does not begin with the last five minutes of a sitting', () => {
+    const tasks =
+      schedule([operation('a', 55), operation('b', 60)], {
+        ...bench,
+        week: { ...bench.week, monday: { from: '19:00', to: '20:00' } },
+      }) ?? [];
+    expect(at(tasks[1].sessions[0].from)).toBe('2027-03-03T19:00');
+  });
+
+  it('no bench hours, no days', () => {
+    const never = {
+      ...bench,
+      week: {
+        monday: null,
+        tuesday: null,
+        wednesday: null,
+        thursday: null,
+        friday: null,
+        saturday: null,
+        sunday: null,
+      },
+    };
+    expect(schedule([operation('a', 10)], never)).toBeNull();
+  });
+});

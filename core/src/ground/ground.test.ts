@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { heightAt } from '../geometry/index.ts';
+import { type Base, type Mark, startProject } from '../project/index.ts';
+import { toEnd } from '../testing/run.ts';
+import { circle, line } from '../testing/solids.ts';
+import { chooseCellMm, groundOf } from './index.ts';
+
+const base = (widthMm: number, depthMm: number): Base => ({
+  ...startProject('g', '2027-03-01').base,
+  shape: { kind: 'rectangle', widthMm, depthMm },
+});
+const solve = (widthMm: number, depthMm: number, marks: readonly Mark[]) =>
+  toEnd(groundOf(base(widthMm, depthMm), marks));
+const spot = (heightMm: number, x: number, y: number): Mark => ({
+  kind: 'spot',
+  id: `spot-${x}-${y}`,
+  name: 'spot',
+  heightMm,
+  at: [x, y],
+});
+
+/** Largest difference from a formula over a box of whole millimetres. */
+function worst(
+  ground: ReturnType<typeof solve>,
+  box: [number, number, number, number],
+  z: (x: number, y: number) => number,
+): number {
+  let most = 0;
+  for (let y = box[1]; y <= box[3]; y++)
+    for (let x = box[0]; x <= box[2]; x++) most = Math.max(most, Math.abs(heightAt(ground.grid, x, y) - z(x, y)));
+  return most;
+}
+
+describe('the ground passes through what is drawn', () => {
+  it('straight contours of a slope give the slope between them, without terraces', () => {
+    const ground = solve(
+      120,
+      80,
+      [10, 20, 30, 40, 50].map((h) =>
+        line(h, [
+          [h * 2 + 0.4, -5],
+          [h * 2 + 0.4, 85],
+        ]),
+      ),
+    );
+    // Observed 0.02 mm between the first and last line.
+    expect(worst(ground, [21, 0, 100, 80], (x) => (x - 0.4) / 2)).toBeLessThan(0.1);
+    for (let x = 22; x < 100; x++)
+      expect(heightAt(ground.grid, x + 1, 40) - heightAt(ground.grid, x, 40)).toBeGreaterThan(0.3);
+  });
+
+  it('contours cut from a cone give it back, summit included when it is spotted', () => {
+    const cone = (x: number, y: number) => Math.max(0, 60 * (1 - Math.hypot(x - 110, y - 100) / 90));
+    const rings = [0, 10, 20, 30, 40, 50].map((h) => circle(110, 100, 90 * (1 - h / 60), h));
+    const ground = solve(220, 200, [...rings, spot(60, 110, 100)]);
+    // Observed: worst 1.6 mm half way up the lowest interval, where the cone's foot is a crease and the ground is smooth; volume -1.0 %.
+    expect(worst(ground, [0, 0, 220, 200], cone)).toBeLessThan(2.2);
+    expect(Math.abs((ground.volumeMl * 1000) / ((Math.PI * 90 * 90 * 60) / 3) - 1)).toBeLessThan(0.015);
+    for (const ring of rings)
+      for (const [x, y] of ring.points) expect(Math.abs(heightAt(ground.grid, x, y) - ring.heightMm)).toBeLessThan(0.1);
+  });
+
+  it('honours every line and spot to 0.1 mm on its cells, whatever is drawn', () => {
+    const heights = fc.integer({ min: 1, max: 60 });
+    fc.assert(
+      fc.property(heights, heights, heights, fc.integer({ min: 8, max: 20 }), (a, b, c, r) => {
+        const marks = [
+          circle(40, 45, r, a),
+          line(b, [
+            [75, -2],
+            [70, 40],
+            [78, 92],
+          ]),
+          spot(c, 95, 30),
+        ];
+        const ground = solve(110, 90, marks);
+        expect(Math.abs(heightAt(ground.grid, 95, 30) - c)).toBeLessThan(0.1);
+        for (const mark of marks)
+          if (mark.kind === 'contour')
+            for (const [x, y] of mark.points)
+              if (y > 0 && y < 90) expect(Math.abs(heightAt(ground.grid, x, y) - mark.heightMm)).toBeLessThan(0.1);
+        let lowest = 1;
+        for (const z of ground.grid.values) lowest = Math.min(lowest, z);
+        expect(lowest).toBeGreaterThanOrEqual(0);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+describe('the rule between and beyond lines', () => {
+  it('a level outline is flat inside, and so is the ground between two lines of one height', () => {
+    const level = solve(100, 100, [
+      circle(50, 50, 30, 40, true),
+      line(10, [
+        [2, -1],
+        [2, 101],
+      ]),
+    ]);
+    expect(worst(level, [35, 35, 65, 65], () => 40)).toBe(0);
+    const between = solve(100, 60, [
+      line(20, [
+        [30, -1],
+        [30, 61],
+      ]),
+      line(20, [
+        [60, -1],
+        [60, 61],
+      ]),
+      line(40, [
+        [80, -1],
+        [80, 61],
+      ]),
+    ]);
+    expect(worst(between, [30, 0, 60, 60], () => 20)).toBeLessThan(0.1);
+  });
+
+  it('stays between the lines on either side', () => {
+    const ground = solve(100, 60, [
+      line(20, [
+        [30, -1],
+        [30, 61],
+      ]),
+      line(45, [
+        [40, -1],
+        [40, 61],
+      ]),
+      line(50, [
+        [80, -1],
+        [80, 61],
+      ]),
+    ]);
+    for (let x = 41; x < 80; x++) {
+      expect(heightAt(ground.grid, x, 30)).toBeGreaterThanOrEqual(45 - 0.1);
+      expect(heightAt(ground.grid, x, 30)).toBeLessThanOrEqual(50 + 0.1);
+    }
+  });
+
+  it('beyond the last line goes on the way it came, by less than one interval', () => {
+    const ground = solve(
+      200,
+      200,
+      [20, 30, 40].map((h) => circle(100, 100, 110 - 2 * h, h)),
+    );
+    expect(heightAt(ground.grid, 100, 100)).toBeGreaterThan(41);
+    expect(heightAt(ground.grid, 100, 100)).toBeLessThanOrEqual(50);
+    expect(heightAt(ground.grid, 5, 5)).toBeLessThan(19);
+    expect(heightAt(ground.grid, 5, 5)).toBeGreaterThanOrEqual(10);
+  });
+
+  it('nothing drawn is a bare board; a foot line at 0 leaves it bare outside', () => {
+    expect(solve(50, 50, []).highestMm).toBe(0);
+    const hill = solve(120, 120, [circle(60, 60, 40, 0), circle(60, 60, 20, 20)]);
+    expect(heightAt(hill.grid, 5, 60)).toBe(0);
+  });
+});
+
+describe('the same marks always give the same ground', () => {
+  const marks: Mark[] = [
+    circle(40, 30, 18, 25),
+    line(8, [
+      [0, 5],
+      [120, 12],
+    ]),
+    spot(33, 90, 60),
+  ];
+
+  it('twice', () => {
+    expect(solve(120, 80, marks).grid.values).toEqual(solve(120, 80, marks).grid.values);
+  });
+
+  it('mirrored marks give the mirrored ground', () => {
+    const mirrored = marks.map(
+      (mark): Mark =>
+        mark.kind === 'spot'
+          ? { ...mark, at: [120 - mark.at[0], mark.at[1]] }
+          : { ...mark, points: mark.points.map(([x, y]) => [120 - x, y]) },
+    );
+    const one = solve(120, 80, marks);
+    const two = solve(120, 80, mirrored);
+    expect(worst(two, [0, 0, 120, 80], (x, y) => heightAt(one.grid, 120 - x, y))).toBeLessThan(0.25);
+  });
+});
+
+it('cells are 1 mm, coarser only on very large bases', () => {
+  expect(chooseCellMm(420, 297)).toBe(1);
+  expect(chooseCellMm(1200, 600)).toBe(1);
+  expect(chooseCellMm(3000, 2000)).toBe(2.5);
+});

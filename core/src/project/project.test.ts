@@ -1,0 +1,147 @@
+import { describe, expect, it } from 'vitest';
+import { ringArea } from '../geometry/index.ts';
+import {
+  addMark,
+  baseOutline,
+  basePresets,
+  changeMark,
+  freeId,
+  type Mark,
+  markPoints,
+  migrate,
+  movePoint,
+  type Project,
+  parseProject,
+  readProject,
+  removeMark,
+  removePoint,
+  splitStretch,
+  startProject,
+  writeProject,
+} from './index.ts';
+
+const project = startProject('Test', '2027-03-01');
+const fault = (text: string) => {
+  const read = readProject(text);
+  return read.ok ? null : read.fault;
+};
+const broken = (change: (document: Record<string, never>) => void) => {
+  const document = JSON.parse(writeProject(withLine));
+  change(document);
+  return fault(JSON.stringify(document));
+};
+const contour: Mark = {
+  kind: 'contour',
+  id: 'c',
+  name: 'C',
+  heightMm: 10,
+  closed: true,
+  level: false,
+  points: [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+  ],
+};
+const withLine: Project = addMark(project, contour);
+
+describe('reading a project file', () => {
+  it('what was written reads back the same, and writes the same text', () => {
+    const read = readProject(writeProject(withLine));
+    expect(read.ok && read.value).toEqual(withLine);
+    expect(read.ok && writeProject(read.value)).toBe(writeProject(withLine));
+    expect(readProject(`\uFEFF${writeProject(project)}`).ok).toBe(true);
+  });
+
+  it.each([
+    ['', 'empty'],
+    ['   \n', 'empty'],
+    ['{"format": "hosket-pro', 'json'],
+    ['[]', 'shape'],
+    ['null', 'shape'],
+    ['{"name": "x"}', 'format'],
+    ['{"format": "hosket-project"}', 'version'],
+    ['{"format": "hosket-project", "version": 99}', 'version'],
+  ])('refuses %j with a reason and a remedy', (text, code) => {
+    expect(fault(text)?.code).toBe(code);
+    expect(fault(text)?.remedy).not.toBe('');
+  });
+
+  it('names the place and the reason of a wrong value', () => {
+    const low = broken((document: Record<string, never>) => {
+      (document as { marks: { heightMm: number }[] }).marks[0].heightMm = -4;
+    });
+    expect(low?.place).toBe('marks[0].heightMm');
+    expect(low?.message).toContain('cannot be below');
+    const time = broken((document) => {
+      (document as unknown as Project).bench.week.monday = { from: '21:00', to: '19:00' };
+    });
+    expect(time?.place).toBe('bench.week.monday.to');
+    const typo = broken((document) => {
+      (document as unknown as Record<string, number>).skinn = 3;
+    });
+    expect(typo?.message).toContain('skinn');
+    const twice = broken((document) => {
+      const marks = (document as unknown as { marks: Mark[] }).marks;
+      marks.push(marks[0]);
+    });
+    expect(twice?.message).toContain('same id');
+    const two = broken((document) => {
+      (document as unknown as { marks: { points: number[][] }[] }).marks[0].points.pop();
+    });
+    expect(two?.message).toContain('3 points');
+  });
+
+  it('a newer version says so', () =>
+    expect(fault('{"format":"hosket-project","version":2}')?.message).toContain('version 2'));
+
+  it('an older document is carried forward step by step', () => {
+    const chain = {
+      1: (d: Record<string, unknown>) => ({ ...d, a: 1 }),
+      2: (d: Record<string, unknown>) => ({ ...d, b: (d.a as number) + 1 }),
+    };
+    const carried = migrate({ version: 1 }, chain, 3);
+    expect(carried.ok && carried.value).toEqual({ version: 3, a: 1, b: 2 });
+    expect(migrate({ version: 1 }, {}, 2).ok).toBe(false);
+    expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
+  });
+
+  it('takes no text where a project should be', () => expect(parseProject('hello').ok).toBe(false));
+});
+
+describe('bases', () => {
+  // ISO 216 (from memory): A sizes halve, ratio 1 to root 2, whole millimetres rounded down; A0 is 1 m2. ANSI Y14.1: 8.5 x 11 and 11 x 17 in.
+  it('paper sizes', () => {
+    const size = (name: string) => basePresets.find((preset) => preset.name === name);
+    let [long, short] = [1189, 841];
+    for (let n = 1; n <= 5; n++) {
+      [long, short] = [short, Math.floor(long / 2)];
+      if (n >= 2) expect([size(`A${n}`)?.widthMm, size(`A${n}`)?.depthMm]).toEqual([long, short]);
+    }
+    expect(size('Letter')?.widthMm).toBeCloseTo(11 * 25.4, 9);
+    expect(size('Letter')?.depthMm).toBeCloseTo(8.5 * 25.4, 9);
+    expect(size('Tabloid')?.widthMm).toBeCloseTo(17 * 25.4, 9);
+  });
+
+  it('outlines run counter-clockwise and have the area of their shape', () => {
+    expect(ringArea(baseOutline(project.base))).toBe(297 * 210);
+    const oval = ringArea(baseOutline({ ...project.base, shape: { kind: 'oval', widthMm: 300, depthMm: 220 } }));
+    expect(oval / (Math.PI * 150 * 110)).toBeCloseTo(1, 3);
+  });
+});
+
+describe('edits leave the old project as it was', () => {
+  const frozen = structuredClone(withLine);
+  it('points are moved, split and taken out', () => {
+    expect(markPoints(movePoint(withLine, 'c', 1, [12, 3]).marks[0])[1]).toEqual([12, 3]);
+    expect(markPoints(splitStretch(withLine, 'c', 2).marks[0])[3]).toEqual([5, 5]);
+    const four = splitStretch(withLine, 'c', 0);
+    expect(markPoints(removePoint(four, 'c', 0).marks[0])).toHaveLength(3);
+    expect(removePoint(withLine, 'c', 0).marks).toHaveLength(0);
+    expect(changeMark(withLine, 'c', { heightMm: 17 }).marks[0].heightMm).toBe(17);
+    expect(removeMark(withLine, 'c').marks).toEqual([]);
+    expect(withLine).toEqual(frozen);
+  });
+
+  it('a free id is free', () => expect(freeId('c', [{ id: 'c-1' }, { id: 'c-3' }])).toBe('c-4'));
+});

@@ -1,0 +1,54 @@
+import { mkdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { chromium } from '@playwright/test';
+import { createApp } from '../server/src/app.ts';
+import { listenNear } from '../server/src/listen.ts';
+import { launchOptions } from './launch.ts';
+
+/** One current picture of each main view from the demo, for the README. An argument names another folder; further ones the views wanted. */
+const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
+const wanted = process.argv.slice(3);
+mkdirSync(folder, { recursive: true });
+
+const { server, port } = await listenNear(
+  createApp(fileURLToPath(new URL('../web/dist', import.meta.url))),
+  '127.0.0.1',
+  4900,
+);
+const browser = await chromium.launch(launchOptions);
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+page.on('console', (message) => message.type() === 'error' && console.error(message.text()));
+page.on('pageerror', (error) => console.error(error.message));
+const settled = () =>
+  page
+    .getByTestId('plan-state')
+    .filter({ hasText: /^worked out$/ })
+    .waitFor();
+const shoot = async (name: string) => {
+  if (wanted.length && !wanted.includes(name)) return;
+  await settled();
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+};
+const show = (band: string) => page.getByRole('link', { name: new RegExp(`^${band}`) }).click();
+
+await page.goto(`http://127.0.0.1:${port}/`);
+await page.getByRole('heading', { name: 'Ground' }).waitFor();
+await shoot('first-start');
+await page.getByRole('button', { name: 'Explore the demo' }).click();
+await page.getByRole('button', { name: /^Bench 3/ }).click();
+await shoot('ground');
+await show('Layers');
+await page.getByRole('button', { name: /^Layer 3,/ }).click();
+await shoot('layers');
+await show('Surface');
+await page.getByRole('button', { name: 'Show working of Compound, mixed' }).click();
+await shoot('surface');
+await show('Days');
+await shoot('days');
+await show('Brief');
+await shoot('brief');
+await page.getByRole('button', { name: /Harl Quarry/ }).click();
+await shoot('projects');
+await browser.close();
+server.close();

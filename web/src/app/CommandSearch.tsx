@@ -1,0 +1,73 @@
+import { Command as Search } from 'cmdk';
+import { Dialog } from '../ui/Dialog.tsx';
+import type { Command } from './commands.ts';
+import { useShell } from './shellStore.ts';
+
+/** One search for everything that can be done. */
+export function CommandSearch({ commands }: { commands: readonly Command[] }) {
+  const open = useShell((shell) => shell.search);
+  const close = () => useShell.setState({ search: false });
+  return (
+    <Dialog open={open} onOpen={(search) => useShell.setState({ search })} title="Find a command">
+      <Search label="Commands">
+        <Search.Input
+          placeholder="Write part of its name"
+          aria-label="Part of the command's name"
+          className="mb-2 w-full rounded-md border border-line bg-plaster px-3 py-1.5 text-base"
+        />
+        <Search.List label="Commands found" className="max-h-[50vh] overflow-y-auto">
+          <Search.Empty className="p-3 text-muted">No command has that name.</Search.Empty>
+          {commands.map(({ name, keys, run }) => (
+            <Search.Item
+              key={name}
+              value={name}
+              onSelect={() => {
+                close();
+                run();
+              }}
+              className="flex cursor-pointer justify-between rounded-md px-3 py-1.5 data-[selected=true]:bg-plaster"
+            >
+              {name}
+              {keys && <kbd className="figure text-xs text-muted">{keys}</kbd>}
+            </Search.Item>
+          ))}
+        </Search.List>
+      </Search>
+    </Dialog>
+  );
+}
+
+const handKeys: [string, string][] = [
+  ['Arrow keys on a handle', 'nudge 1 mm; with Shift 10 mm'],
+  ['Delete on a point', 'take the point out'],
+  [
+    'Arrow keys, Space, Enter',
+    'draw with a cross: move, put a point, end the line closed (Shift+Enter leaves it open)',
+  ],
+  ['Escape', 'give up a drag, a drawing or a half-written field'],
+  ['Arrow up and down in a field', 'one step; with Shift ten'],
+];
+
+export function Shortcuts({ commands }: { commands: readonly Command[] }) {
+  const open = useShell((shell) => shell.shortcuts);
+  const rows = [
+    ...commands.filter(({ keys }) => keys).map(({ name, keys }) => [keys ?? '', name] as [string, string]),
+    ...handKeys,
+  ];
+  return (
+    <Dialog open={open} onOpen={(shortcuts) => useShell.setState({ shortcuts })} title="Shortcuts">
+      <table className="w-full text-sm">
+        <tbody>
+          {rows.map(([keys, name]) => (
+            <tr key={keys} className="border-t border-line">
+              <th scope="row" className="figure py-1 pr-4 text-left font-normal">
+                {keys}
+              </th>
+              <td className="py-1">{name}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Dialog>
+  );
+}

@@ -1,0 +1,101 @@
+import { formatScale } from '@hosket/core';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
+import { useNavigate, useParams } from 'react-router';
+import type { Kept } from '../store/database.ts';
+import { addDemo, addNew, duplicate, firstToOpen, listKept, remove, restore } from '../store/library.ts';
+import { Button } from '../ui/Button.tsx';
+import { Dialog } from '../ui/Dialog.tsx';
+import { say } from '../ui/toast.tsx';
+import { exportProject, importProject } from './files.ts';
+import { useShell } from './shellStore.ts';
+
+const when = (at: number) =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(at);
+
+/** All projects kept in this browser: open, copy, export, delete and bring back; start, import. */
+export function Projects() {
+  const open = useShell((shell) => shell.projects);
+  const kept = useLiveQuery(listKept, []) ?? [];
+  const { projectId } = useParams();
+  const go = useNavigate();
+  const show = (id: string | null) => {
+    if (!id) return;
+    useShell.setState({ projects: false });
+    go(`/project/${id}/ground`);
+  };
+  const takeAway = async (project: Kept) => {
+    await remove(project.id);
+    const back = async () => {
+      await restore(project.id);
+      go(`/project/${project.id}/ground`);
+    };
+    say(`${project.name} was deleted.`, { name: 'Undo', run: () => void back() });
+    if (project.id === projectId) show(await firstToOpen());
+  };
+  const here = kept.filter((project) => project.deletedAt === null);
+  const gone = kept.filter((project) => project.deletedAt !== null);
+  return (
+    <Dialog
+      open={open}
+      onOpen={(projects) => useShell.setState({ projects })}
+      title="Projects"
+      note="Kept in this browser. Export a project to keep it elsewhere."
+    >
+      <div className="mb-3 flex flex-wrap gap-2">
+        <Button tone="main" onClick={async () => show(await addNew())}>
+          <FilePlus2 size={15} aria-hidden /> Start my own
+        </Button>
+        <Button onClick={async () => show(await importProject())}>
+          <Upload size={15} aria-hidden /> Import a file
+        </Button>
+        <Button onClick={async () => show(await addDemo())}>Add the demo, Harl Quarry</Button>
+      </div>
+      <ul>
+        {here.map((project) => (
+          <li key={project.id} className="flex flex-wrap items-center gap-2 border-t border-line py-2">
+            <button
+              type="button"
+              className="min-w-0 flex-1 cursor-pointer text-left hover:underline"
+              onClick={() => show(project.id)}
+              aria-current={project.id === projectId || undefined}
+            >
+              <span className="block font-semibold">
+                {project.name}
+                {project.id === projectId && <span className="font-normal text-muted"> (open)</span>}
+              </span>
+              <span className="text-xs text-muted">
+                {formatScale(project.project.scale)} · {project.project.base.shape.widthMm} ×{' '}
+                {project.project.base.shape.depthMm} mm · changed {when(project.changedAt)}
+              </span>
+            </button>
+            <Button aria-label={`Duplicate ${project.name}`} onClick={async () => show(await duplicate(project.id))}>
+              <Copy size={14} aria-hidden /> Duplicate
+            </Button>
+            <Button aria-label={`Export ${project.name}`} onClick={() => exportProject(project.project)}>
+              <Download size={14} aria-hidden /> Export
+            </Button>
+            <Button aria-label={`Delete ${project.name}`} onClick={() => takeAway(project)}>
+              <Trash2 size={14} aria-hidden /> Delete
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {gone.length > 0 && (
+        <>
+          <h3 className="mt-4 text-base">Deleted</h3>
+          <ul>
+            {gone.map((project) => (
+              <li key={project.id} className="flex items-center gap-2 border-t border-line py-1.5 text-muted">
+                <span className="min-w-0 flex-1">{project.name}</span>
+                <Button aria-label={`Bring back ${project.name}`} onClick={() => restore(project.id)}>
+                  <Undo2 size={14} aria-hidden /> Bring back
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,125 @@
+import { useEffect, useMemo, useState } from 'react';
+import { Outlet, useNavigate, useParams } from 'react-router';
+import { useStore } from 'zustand';
+import { Patterns } from '../instruments/Patterns.tsx';
+import { SectionStrip } from '../instruments/SectionStrip.tsx';
+import { addNew, openKept } from '../store/library.ts';
+import { projectStore, showProject } from '../store/projectStore.ts';
+import { usePicked, useView } from '../store/viewStore.ts';
+import { Button } from '../ui/Button.tsx';
+import { Messages } from '../ui/toast.tsx';
+import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
+import { Core } from './Core.tsx';
+import { commandByKey, commandsFor } from './commands.ts';
+import { Projects } from './Projects.tsx';
+import { useShell } from './shellStore.ts';
+import { TopLine } from './TopLine.tsx';
+
+/** Puts the project of the address on the bench, then lays the page out round it: line, core, view with take-off, section. */
+export function Shell() {
+  const { projectId = '' } = useParams();
+  const openId = useStore(projectStore, (state) => state.id);
+  const [missing, setMissing] = useState('');
+  useEffect(() => {
+    let current = true;
+    setMissing('');
+    openKept(projectId)
+      .then((kept) => {
+        if (!current) return;
+        if (!kept || kept.deletedAt !== null) return setMissing('There is no such project in this browser.');
+        usePicked.setState({ markId: null, layer: null });
+        showProject(kept.id, kept.project, kept.past, kept.future);
+      })
+      .catch((error: Error) => current && setMissing(`The browser's database cannot be read: ${error.message}`));
+    return () => {
+      current = false;
+    };
+  }, [projectId]);
+  if (missing) return <Missing why={missing} />;
+  if (openId !== projectId) return <p className="p-8 text-muted">Opening the project…</p>;
+  return <Bench projectId={projectId} />;
+}
+
+function Bench({ projectId }: { projectId: string }) {
+  const go = useNavigate();
+  const theme = useView((view) => view.theme);
+  const commands = useMemo(() => commandsFor(go, projectId), [go, projectId]);
+  const name = useStore(projectStore, (state) => state.project?.name);
+  useEffect(() => {
+    document.documentElement.dataset.theme = theme;
+  }, [theme]);
+  useEffect(() => {
+    document.title = `${name}, Hosket`;
+  }, [name]);
+  useEffect(() => {
+    const key = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'k') {
+        event.preventDefault();
+        return useShell.setState({ search: true });
+      }
+      const command = commandByKey(commands, event);
+      if (!command) return;
+      event.preventDefault();
+      command.run();
+    };
+    window.addEventListener('keydown', key);
+    return () => window.removeEventListener('keydown', key);
+  }, [commands]);
+  return (
+    <div className="grid h-full grid-cols-[190px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] max-[999px]:block max-[999px]:h-auto">
+      <Patterns />
+      <div className="col-span-2">
+        <TopLine />
+        <DemoNotice />
+      </div>
+      <Core />
+      <Outlet />
+      <div className="col-span-2 min-w-0">
+        <SectionStrip />
+      </div>
+      <Projects />
+      <CommandSearch commands={commands} />
+      <Shortcuts commands={commands} />
+      <Messages />
+    </div>
+  );
+}
+
+function DemoNotice() {
+  const seen = useView((view) => view.demoNoticeSeen);
+  const isDemo = useStore(projectStore, (state) => state.project?.name === 'Harl Quarry');
+  const go = useNavigate();
+  if (seen || !isDemo) return null;
+  const done = () => useView.setState({ demoNoticeSeen: true });
+  return (
+    <aside
+      aria-label="About the demo"
+      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
+    >
+      <p>This is Harl Quarry, an invented demo. Change anything: every step can be undone.</p>
+      <Button
+        tone="main"
+        onClick={async () => {
+          done();
+          go(`/project/${await addNew()}/brief`);
+        }}
+      >
+        Start my own
+      </Button>
+      <Button onClick={done}>Explore the demo</Button>
+    </aside>
+  );
+}
+
+export function Missing({ why }: { why: string }) {
+  const go = useNavigate();
+  return (
+    <main className="mx-auto max-w-lg p-10">
+      <h1 className="mb-2 text-xl">Nothing here</h1>
+      <p className="mb-4">{why}</p>
+      <Button tone="main" onClick={() => go('/')}>
+        Open my last project
+      </Button>
+    </main>
+  );
+}

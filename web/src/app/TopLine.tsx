@@ -1,0 +1,73 @@
+import { formatScale } from '@hosket/core';
+import { FolderOpen, Redo2, Search, Undo2 } from 'lucide-react';
+import { useStore } from 'zustand';
+import { saveStore } from '../store/autosave.ts';
+import { redo, undo, useHistorySteps, useProject } from '../store/projectStore.ts';
+import { useView } from '../store/viewStore.ts';
+import { Button } from '../ui/Button.tsx';
+import { useSay } from '../ui/Figures.tsx';
+import { usePlan } from '../worker/planStore.ts';
+import { useShell } from './shellStore.ts';
+
+/** One thin line: the project, undo and redo, units, whether all is saved, and the search for commands. */
+export function TopLine() {
+  const { name, scale, base } = useProject();
+  const { back, forward } = useHistorySteps();
+  const units = useView((view) => view.units);
+  const say = useSay();
+  const { widthMm, depthMm } = base.shape;
+  return (
+    <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1">
+      <span className="font-head text-lg font-bold">Hosket</span>
+      <Button tone="quiet" onClick={() => useShell.setState({ projects: true })} title="Projects (Alt+P)">
+        <FolderOpen size={15} aria-hidden /> {name}
+      </Button>
+      <span className="text-muted">
+        {formatScale(scale)} · {say.mm(widthMm).replace(/ \w+$/, '')} × {say.mm(depthMm)}
+      </span>
+      <span className="flex-1" />
+      <PlanState />
+      <SaveStateText />
+      <Button tone="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={back === 0} onClick={undo}>
+        <Undo2 size={16} aria-hidden />
+      </Button>
+      <Button tone="quiet" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={forward === 0} onClick={redo}>
+        <Redo2 size={16} aria-hidden />
+      </Button>
+      <Button
+        tone="quiet"
+        title="Millimetres or inches (Alt+U)"
+        onClick={() => useView.setState({ units: units === 'metric' ? 'imperial' : 'metric' })}
+      >
+        {units === 'metric' ? 'mm' : 'inches'}
+      </Button>
+      <Button onClick={() => useShell.setState({ search: true })}>
+        <Search size={14} aria-hidden /> Find a command <kbd className="figure text-xs text-muted">Ctrl K</kbd>
+      </Button>
+    </header>
+  );
+}
+
+function PlanState() {
+  const { behind, failed } = usePlan();
+  return (
+    <span role="status" className="text-xs text-muted" data-testid="plan-state">
+      {failed ? <span className="text-plum">not worked out: {failed}</span> : behind ? 'working out…' : 'worked out'}
+    </span>
+  );
+}
+
+const clock = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);
+
+function SaveStateText() {
+  const save = useStore(saveStore, (state) => state.save);
+  return (
+    <span role="status" className="text-xs text-muted" data-testid="save-state">
+      {save.kind === 'saving' && 'saving…'}
+      {save.kind === 'saved' && (save.at ? `saved ${clock(save.at)}` : 'saved')}
+      {save.kind === 'failed' && (
+        <span className="text-plum">not saved: {save.why}. Export the project to keep it.</span>
+      )}
+    </span>
+  );
+}

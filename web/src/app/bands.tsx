@@ -1,0 +1,88 @@
+import { type Finding, formatScale, type PlanReport, type Project, sayClock } from '@hosket/core';
+import type { ReactNode } from 'react';
+import { chosenSchool } from '../worker/planStore.ts';
+
+export type BandId = Finding['band'];
+
+export interface Band {
+  id: BandId;
+  name: string;
+  /** The one figure that matters now. */
+  figure: (project: Project, report: PlanReport | null, mm: (value: number) => string) => string;
+  texture: ReactNode;
+}
+
+const W = 34;
+const H = 62;
+
+/** The stages of the build in working order, each with the texture of its place in a sample core. */
+export const bands: readonly Band[] = [
+  {
+    id: 'brief',
+    name: 'Brief',
+    figure: (project, _report, mm) =>
+      `${mm(project.base.shape.widthMm).replace(/ \w+$/, '')} × ${mm(project.base.shape.depthMm)}, ${formatScale(project.scale)}`,
+    texture: (
+      <g stroke="var(--line)">
+        {[10, 20, 30, 40, 50].map((y) => (
+          <path key={y} d={`M0 ${y + 3}H${W}`} />
+        ))}
+        {[11, 23].map((x) => (
+          <path key={x} d={`M${x} 0V${H}`} />
+        ))}
+      </g>
+    ),
+  },
+  {
+    id: 'ground',
+    name: 'Ground',
+    figure: (project, report, mm) =>
+      `${project.marks.length} ${project.marks.length === 1 ? 'mark' : 'marks'}${report ? `, to ${mm(report.ground.highestMm)}` : ''}`,
+    texture: (
+      <g fill="none" stroke="var(--moss)" strokeWidth="1.4">
+        <path d="M0 16C8 6 14 26 22 16S30 10 34 14" />
+        <path d="M0 34C8 24 14 42 22 32S30 28 34 31" />
+        <path d="M0 52C8 42 14 58 22 50S30 46 34 49" />
+      </g>
+    ),
+  },
+  {
+    id: 'layers',
+    name: 'Layers',
+    figure: (_project, report) => {
+      if (!report) return 'working out';
+      const count = chosenSchool(report).layers.length;
+      return `${count} ${count === 1 ? 'layer' : 'layers'}, ${report.chosen}`;
+    },
+    texture: (
+      <g stroke="var(--muted)" strokeWidth="0.7">
+        <rect width={W} height={16} fill="var(--foam-a)" />
+        <rect y={16} width={W} height={22} fill="var(--foam-b)" />
+        <rect y={38} width={W} height={12} fill="var(--foam-a)" />
+        <rect y={50} width={W} height={12} fill="var(--foam-b)" />
+      </g>
+    ),
+  },
+  {
+    id: 'surface',
+    name: 'Surface',
+    figure: (_project, report) => {
+      const compound = report?.takeoff.find((stage) => stage.stage === 'skin')?.materials[0]?.amount.likely;
+      return compound === undefined ? 'no paste' : `${(compound / 1000).toFixed(2)} L of compound`;
+    },
+    texture: <rect width={W} height={H} fill="url(#fill)" />,
+  },
+  {
+    id: 'days',
+    name: 'Days',
+    figure: (_project, report) =>
+      report?.finish ? `dry ${sayClock(report.finish.likely).replace(/ \d\d:\d\d$/, '')}` : 'no bench hours',
+    texture: (
+      <g stroke="var(--ochre)" strokeWidth="2.5">
+        <path d="M4 10H30M4 20H18M4 30H24M4 40H12M4 50H28" />
+      </g>
+    ),
+  },
+];
+
+export const bandSize = { width: W, height: H };

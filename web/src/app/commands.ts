@@ -1,0 +1,78 @@
+import type { NavigateFunction } from 'react-router';
+import { beginDrawing } from '../instruments/drawing.ts';
+import { addNew } from '../store/library.ts';
+import { projectStore, redo, undo } from '../store/projectStore.ts';
+import { useView } from '../store/viewStore.ts';
+import { bands } from './bands.tsx';
+import { exportProject, importProject } from './files.ts';
+import { useShell } from './shellStore.ts';
+
+export interface Command {
+  name: string;
+  /** As shown: "Ctrl+Z". */
+  keys?: string;
+  run: () => void;
+}
+
+/** Everything that can be asked for by name. */
+export function commandsFor(go: NavigateFunction, projectId: string): Command[] {
+  const to = (band: string) => go(`/project/${projectId}/${band}`);
+  return [
+    ...bands.map(({ id, name }, k) => ({ name: `Go to ${name}`, keys: `Alt+${k + 1}`, run: () => to(id) })),
+    { name: 'Undo', keys: 'Ctrl+Z', run: undo },
+    { name: 'Redo', keys: 'Ctrl+Shift+Z', run: redo },
+    {
+      name: 'Draw a contour',
+      keys: 'Alt+C',
+      run: () => {
+        to('ground');
+        beginDrawing('contour');
+      },
+    },
+    {
+      name: 'Put a spot height',
+      keys: 'Alt+S',
+      run: () => {
+        to('ground');
+        beginDrawing('spot');
+      },
+    },
+    {
+      name: 'Show or hide the section',
+      keys: 'Alt+X',
+      run: () => useView.setState(({ sectionOpen }) => ({ sectionOpen: !sectionOpen })),
+    },
+    {
+      name: 'Millimetres or inches',
+      keys: 'Alt+U',
+      run: () => useView.setState(({ units }) => ({ units: units === 'metric' ? 'imperial' : 'metric' })),
+    },
+    {
+      name: 'Light or evening colours',
+      run: () => useView.setState(({ theme }) => ({ theme: theme === 'plaster' ? 'evening' : 'plaster' })),
+    },
+    { name: 'Projects', keys: 'Alt+P', run: () => useShell.setState({ projects: true }) },
+    { name: 'Start a project of my own', run: () => void addNew().then((id) => go(`/project/${id}/brief`)) },
+    { name: 'Import a project file', run: () => void importProject().then((id) => id && go(`/project/${id}/brief`)) },
+    {
+      name: 'Export this project as a file',
+      run: () => {
+        const { project } = projectStore.getState();
+        if (project) exportProject(project);
+      },
+    },
+    { name: 'Shortcuts', keys: '?', run: () => useShell.setState({ shortcuts: true }) },
+  ];
+}
+
+/** The command whose keys were pressed, if any; plain keys do not count while something is being written. */
+export function commandByKey(commands: readonly Command[], event: KeyboardEvent): Command | undefined {
+  const writing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
+  const control = event.ctrlKey || event.metaKey;
+  if (event.key === '?' && !writing && !control) return commands.find(({ keys }) => keys === '?');
+  if (control && event.key.toLowerCase() === 'y') return commands.find(({ name }) => name === 'Redo');
+  const letter = event.code.replace(/^(Key|Digit)/, '');
+  const pressed = `${control ? 'Ctrl+' : ''}${event.altKey ? 'Alt+' : ''}${event.shiftKey ? 'Shift+' : ''}${letter}`;
+  if (!control && !event.altKey) return undefined;
+  return commands.find(({ keys }) => keys === pressed);
+}

@@ -1,0 +1,53 @@
+import { type Project, writeProject } from '@hosket/core';
+import { importText } from '../store/library.ts';
+import { sayWrong } from '../ui/toast.tsx';
+
+const fileName = (name: string) =>
+  `${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'project'
+  }.hosket.json`;
+
+/** Hands the project to the builder as a file. */
+export function exportProject(project: Project): void {
+  const address = URL.createObjectURL(new Blob([writeProject(project)], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = fileName(project.name);
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}
+
+const MOST_BYTES = 40_000_000;
+
+/** Asks for a file and reads it; gives the new project's id, or null when none came of it (what was wrong is said). */
+export function importProject(): Promise<string | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = '.json,application/json';
+    input.oncancel = () => resolve(null);
+    input.onchange = async () => {
+      const file = input.files?.[0];
+      if (!file) return resolve(null);
+      if (file.size > MOST_BYTES) {
+        sayWrong(
+          `${file.name}: larger than a project can be (${Math.round(file.size / 1e6)} MB). Choose a *.hosket.json file.`,
+        );
+        return resolve(null);
+      }
+      try {
+        const read = await importText(await file.text());
+        if (!read.ok)
+          sayWrong(`${file.name} was not imported.\n${read.fault.place}: ${read.fault.message}\n${read.fault.remedy}`);
+        resolve(read.ok ? read.value : null);
+      } catch (error) {
+        sayWrong(`${file.name} was not imported: ${(error as Error).message}`);
+        resolve(null);
+      }
+    };
+    input.click();
+  });
+}

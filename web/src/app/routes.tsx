@@ -1,0 +1,43 @@
+import { useEffect, useState } from 'react';
+import { createBrowserRouter, Navigate } from 'react-router';
+import { firstToOpen } from '../store/library.ts';
+import { BriefView } from '../views/brief/BriefView.tsx';
+import { DaysView } from '../views/days/DaysView.tsx';
+import { GroundView } from '../views/ground/GroundView.tsx';
+import { LayersView } from '../views/layers/LayersView.tsx';
+import { SurfaceView } from '../views/surface/SurfaceView.tsx';
+import { Missing, Shell } from './Shell.tsx';
+
+/** Opens the project changed last, or the demo on a first start. */
+function Start() {
+  const [id, setId] = useState<string | null>(null);
+  const [why, setWhy] = useState('');
+  useEffect(() => {
+    firstToOpen().then(setId, (error: Error) => setWhy(error.message));
+  }, []);
+  if (why)
+    return (
+      <main className="mx-auto max-w-lg p-10">
+        <h1 className="mb-2 text-xl">Nothing can be kept in this browser</h1>
+        <p>{why}. Allow site data for this address, or leave the private window, and load the page again.</p>
+      </main>
+    );
+  return id ? <Navigate to={`/project/${id}/ground`} replace /> : <p className="p-8 text-muted">Opening…</p>;
+}
+
+export const router = createBrowserRouter([
+  { path: '/', element: <Start /> },
+  {
+    path: '/project/:projectId',
+    element: <Shell />,
+    children: [
+      { index: true, element: <Navigate to="ground" replace /> },
+      { path: 'brief', element: <BriefView /> },
+      { path: 'ground', element: <GroundView /> },
+      { path: 'layers', element: <LayersView /> },
+      { path: 'surface', element: <SurfaceView /> },
+      { path: 'days', element: <DaysView /> },
+    ],
+  },
+  { path: '*', element: <Missing why="There is no such page." /> },
+]);

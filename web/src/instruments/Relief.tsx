@@ -1,0 +1,25 @@
+import type { Grid } from '@hosket/core';
+import { useEffect, useRef } from 'react';
+import { reliefPixels } from './relief.ts';
+
+/** The shaded ground. Its picture is a little larger than the base where the lattice runs past the edge. */
+export function Relief({ grid, widthMm, depthMm }: { grid: Grid; widthMm: number; depthMm: number }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const element = canvas.current;
+    const context = element?.getContext('2d');
+    if (!element || !context) return;
+    element.width = grid.columns;
+    element.height = grid.rows;
+    context.putImageData(new ImageData(reliefPixels(grid), grid.columns, grid.rows), 0, 0);
+  }, [grid]);
+  const wide = ((grid.columns - 1) * grid.cellMm) / widthMm;
+  const deep = ((grid.rows - 1) * grid.cellMm) / depthMm;
+  return (
+    <canvas
+      ref={canvas}
+      className="absolute bottom-0 left-0 max-w-none"
+      style={{ width: `${100 * wide}%`, height: `${100 * deep}%` }}
+    />
+  );
+}

@@ -1,0 +1,89 @@
+import type { LayerReport, SectionSample } from '@hosket/core';
+
+/** A drawn part of the section: an area or line as an SVG path. */
+export interface SectionPaths {
+  foam: { layer: number; path: string }[];
+  carve: string;
+  fill: string;
+  skin: string;
+  ground: string;
+}
+
+type Across = (alongMm: number) => number;
+type Up = (heightMm: number) => number;
+
+const tenth = (value: number) => Math.round(value * 10) / 10;
+
+/** The band between two heights, sample by sample, as closed areas; gaps where it is empty. */
+function band(
+  samples: readonly SectionSample[],
+  low: (s: SectionSample) => number,
+  high: (s: SectionSample) => number,
+  across: Across,
+  up: Up,
+): string {
+  let path = '';
+  let run: SectionSample[] = [];
+  const close = () => {
+    if (run.length > 1) {
+      const there = run.map((s) => `${tenth(across(s.alongMm))} ${tenth(up(high(s)))}`);
+      const back = [...run].reverse().map((s) => `${tenth(across(s.alongMm))} ${tenth(up(low(s)))}`);
+      path += `M${there.join('L')}L${back.join('L')}Z`;
+    }
+    run = [];
+  };
+  for (const sample of samples) {
+    if (sample.onBase && high(sample) - low(sample) > 0.01) run.push(sample);
+    else close();
+  }
+  close();
+  return path;
+}
+
+/** Sheets as they remain, what is carved off, what is filled, the skin and the ground line, all to one scale. */
+export function sectionPaths(
+  samples: readonly SectionSample[],
+  layers: readonly LayerReport[],
+  across: Across,
+  up: Up,
+): SectionPaths {
+  const foam = layers.map(({ index, bottomMm, topMm }) => ({
+    layer: index,
+    path: band(
+      samples,
+      () => bottomMm,
+      (s) => (s.layer >= index ? Math.max(bottomMm, Math.min(topMm, s.targetMm)) : bottomMm),
+      across,
+      up,
+    ),
+  }));
+  const carved = layers.map(({ index, bottomMm, topMm }) =>
+    band(
+      samples,
+      (s) => Math.max(bottomMm, Math.min(topMm, s.targetMm)),
+      (s) => (s.layer >= index ? topMm : bottomMm),
+      across,
+      up,
+    ),
+  );
+  const line = samples.filter((s) => s.onBase).map((s) => `${tenth(across(s.alongMm))} ${tenth(up(s.groundMm))}`);
+  return {
+    foam,
+    carve: carved.join(''),
+    fill: band(
+      samples,
+      (s) => Math.min(s.foamMm, s.targetMm),
+      (s) => s.targetMm,
+      across,
+      up,
+    ),
+    skin: band(
+      samples,
+      (s) => s.targetMm,
+      (s) => s.groundMm,
+      across,
+      up,
+    ),
+    ground: line.length ? `M${line.join('L')}` : '',
+  };
+}

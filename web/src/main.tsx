@@ -1,0 +1,19 @@
+import './setup.ts';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { router } from './app/routes.tsx';
+import './styles.css';
+import { startAutosave } from './store/autosave.ts';
+import { startPlanning } from './worker/planStore.ts';
+
+startAutosave();
+startPlanning();
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root');
+createRoot(root).render(
+  <StrictMode>
+    <RouterProvider router={router} />
+  </StrictMode>,
+);

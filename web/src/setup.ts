@@ -1,0 +1,9 @@
+import { setNonce } from 'get-nonce';
+import { z } from 'zod';
+
+// Before any schema is used: the security policy forbids making code from text.
+z.config({ jitless: true });
+
+// Dialogs add a style element of their own; the server's one-time token lets it in.
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content;
+if (nonce) setNonce(nonce);

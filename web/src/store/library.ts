@@ -1,0 +1,45 @@
+import { type Project, type Result, readProject, startProject } from '@hosket/core';
+import demo from '../../../samples/harl-quarry.hosket.json?raw';
+import { database, type Kept } from './database.ts';
+
+/** The projects kept in this browser. */
+
+const keep = async (project: Project): Promise<string> => {
+  const id = crypto.randomUUID();
+  const kept: Kept = { id, name: project.name, changedAt: Date.now(), deletedAt: null, project, past: [], future: [] };
+  await database.projects.add(kept);
+  return id;
+};
+
+export const openKept = (id: string): Promise<Kept | undefined> => database.projects.get(id);
+
+export async function addDemo(): Promise<string> {
+  const read = readProject(demo);
+  if (!read.ok) throw new Error(`The demo project is broken: ${read.fault.message}`);
+  return keep(read.value);
+}
+
+export const addNew = (): Promise<string> => keep(startProject('My groundwork', new Date().toISOString().slice(0, 10)));
+
+export async function duplicate(id: string): Promise<string | null> {
+  const kept = await database.projects.get(id);
+  return kept ? keep({ ...kept.project, name: `${kept.project.name.slice(0, 112)}, copy` }) : null;
+}
+
+/** Reads a file's text; nothing kept is touched unless the whole of it is sound. */
+export async function importText(text: string): Promise<Result<string>> {
+  const read = readProject(text);
+  if (!read.ok) return read;
+  return { ok: true, value: await keep(read.value) };
+}
+
+export const remove = (id: string): Promise<number> => database.projects.update(id, { deletedAt: Date.now() });
+export const restore = (id: string): Promise<number> => database.projects.update(id, { deletedAt: null });
+
+export const listKept = (): Promise<Kept[]> => database.projects.orderBy('changedAt').reverse().toArray();
+
+/** The project to open when none is asked for: the one changed last, or the demo on a first start. */
+export async function firstToOpen(): Promise<string> {
+  const last = (await listKept()).find((kept) => kept.deletedAt === null);
+  return last?.id ?? addDemo();
+}

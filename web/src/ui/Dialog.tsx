@@ -1,0 +1,36 @@
+import { X } from 'lucide-react';
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface Props {
+  open: boolean;
+  onOpen: (open: boolean) => void;
+  title: string;
+  note?: string;
+  children: ReactNode;
+}
+
+export function Dialog({ open, onOpen, title, note, children }: Props) {
+  return (
+    <Radix.Root open={open} onOpenChange={onOpen}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-black/35" />
+        <Radix.Content
+          className="fixed left-1/2 top-[8vh] z-50 flex max-h-[84vh] w-[min(680px,94vw)] -translate-x-1/2 flex-col rounded-md border border-line bg-sheet p-5 shadow-lg"
+          {...(note ? {} : { 'aria-describedby': undefined })}
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <div>
+              <Radix.Title className="text-lg">{title}</Radix.Title>
+              {note && <Radix.Description className="text-sm text-muted">{note}</Radix.Description>}
+            </div>
+            <Radix.Close className="cursor-pointer rounded-md p-1 hover:bg-plaster" aria-label="Close">
+              <X size={18} aria-hidden />
+            </Radix.Close>
+          </div>
+          <div className="min-h-0 overflow-y-auto">{children}</div>
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

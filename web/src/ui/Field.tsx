@@ -1,0 +1,248 @@
+import { formatMeasure, type MeasureKind, parseMeasure } from '@hosket/core';
+import { type KeyboardEvent, useId, useState } from 'react';
+import { useView } from '../store/viewStore.ts';
+
+/** What a field makes of its text: the value, or why not. */
+export type Reading<T> = { ok: true; value: T } | { ok: false; why: string };
+
+interface TextProps<T> {
+  label: string;
+  /** The value as text; shown again whenever it changes from outside. */
+  text: string;
+  read: (text: string) => Reading<T>;
+  onValue: (value: T) => void;
+  /** One step up (1) or down (-1) by arrow key, ten with Shift. */
+  onStep?: (steps: number) => void;
+  hideLabel?: boolean;
+  narrow?: boolean;
+  lines?: number;
+  inputMode?: 'text' | 'decimal' | 'numeric';
+  type?: string;
+}
+
+/** One labelled field that takes what is written on Enter or on leaving, keeps a wrong text with the reason, and gives it up on Escape. */
+export function ReadField<T>({
+  label,
+  text,
+  read,
+  onValue,
+  onStep,
+  hideLabel,
+  narrow,
+  lines,
+  inputMode = 'text',
+  type = 'text',
+}: TextProps<T>) {
+  const id = useId();
+  // What is being written belongs to the value it began from: a value changed from outside replaces it.
+  const [draft, setDraft] = useState<{ of: string; written: string; why: string } | null>(null);
+  const current = draft?.of === text ? draft : null;
+  const write = (written: string) => setDraft({ of: text, written, why: '' });
+  const take = () => {
+    if (!current || current.written === text) return setDraft(null);
+    const reading = read(current.written);
+    if (!reading.ok) return setDraft({ ...current, why: reading.why });
+    setDraft(null);
+    onValue(reading.value);
+  };
+  const key = (event: KeyboardEvent) => {
+    if (event.key === 'Enter' && !lines) take();
+    if (event.key === 'Escape' && current) {
+      event.stopPropagation();
+      setDraft(null);
+    }
+    if (onStep && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      onStep((event.key === 'ArrowUp' ? 1 : -1) * (event.shiftKey ? 10 : 1));
+    }
+  };
+  const why = current?.why ?? '';
+  const shared = {
+    id,
+    value: current?.written ?? text,
+    onBlur: take,
+    onKeyDown: key,
+    'aria-invalid': why ? true : undefined,
+    'aria-describedby': why ? `${id}-why` : undefined,
+    className: `w-full rounded-md border bg-sheet px-2 py-0.5 text-sm ${why ? 'border-plum' : 'border-line'} ${narrow ? 'figure text-right' : ''}`,
+  };
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-xs text-muted'}>
+        {label}
+      </label>
+      {lines ? (
+        <textarea rows={lines} {...shared} onChange={(event) => write(event.target.value)} />
+      ) : (
+        <input
+          type={type}
+          inputMode={inputMode}
+          autoComplete="off"
+          {...shared}
+          onChange={(event) => write(event.target.value)}
+        />
+      )}
+      {why && (
+        <p id={`${id}-why`} role="alert" className="mt-0.5 text-xs text-plum">
+          {why}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface MeasureProps {
+  label: string;
+  kind?: MeasureKind;
+  value: number;
+  onValue: (value: number) => void;
+  least?: number;
+  most?: number;
+  hideLabel?: boolean;
+}
+
+/** A measure in the builder's units; any known unit may be typed. Arrow keys step by 1 mm (or 1 degree). */
+export function MeasureField({
+  label,
+  kind = 'length',
+  value,
+  onValue,
+  least = 0,
+  most = 10000,
+  hideLabel,
+}: MeasureProps) {
+  const units = useView((view) => view.units);
+  const show = (measure: number) => formatMeasure(kind, measure, units, 2);
+  return (
+    <ReadField
+      label={label}
+      hideLabel={hideLabel}
+      narrow
+      text={show(value)}
+      read={(text) => {
+        const reading = parseMeasure(kind, text, units);
+        if (!reading.ok) return { ok: false, why: `${reading.fault.message} ${reading.fault.remedy}` };
+        if (reading.value < least || reading.value > most)
+          return { ok: false, why: `Between ${show(least)} and ${show(most)}.` };
+        return reading;
+      }}
+      onValue={onValue}
+      onStep={(steps) => onValue(Math.min(most, Math.max(least, Math.round((value + steps) * 100) / 100)))}
+    />
+  );
+}
+
+interface NumberProps {
+  label: string;
+  value: number;
+  onValue: (value: number) => void;
+  least: number;
+  most: number;
+  unit?: string;
+  whole?: boolean;
+  hideLabel?: boolean;
+}
+
+/** A plain number with its unit in words after it. */
+export function NumberField({ label, value, onValue, least, most, unit = '', whole, hideLabel }: NumberProps) {
+  const clean = (text: string) => text.replace(unit, '').replace(',', '.').trim();
+  return (
+    <ReadField
+      label={label}
+      hideLabel={hideLabel}
+      narrow
+      inputMode={whole ? 'numeric' : 'decimal'}
+      text={unit ? `${value} ${unit}` : String(value)}
+      read={(text) => {
+        const number = Number(clean(text));
+        if (clean(text) === '' || !Number.isFinite(number)) return { ok: false, why: 'Write a number.' };
+        if (whole && !Number.isInteger(number)) return { ok: false, why: 'Write a whole number.' };
+        if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };
+        return { ok: true, value: number };
+      }}
+      onValue={onValue}
+      onStep={(steps) => onValue(Math.min(most, Math.max(least, Math.round((value + steps) * 1000) / 1000)))}
+    />
+  );
+}
+
+interface WordsProps {
+  label: string;
+  value: string;
+  onValue: (value: string) => void;
+  most?: number;
+  required?: boolean;
+  lines?: number;
+  hideLabel?: boolean;
+}
+
+export function WordsField({ label, value, onValue, most = 120, required, lines, hideLabel }: WordsProps) {
+  return (
+    <ReadField
+      label={label}
+      hideLabel={hideLabel}
+      lines={lines}
+      text={value}
+      read={(text) => {
+        if (required && !text.trim()) return { ok: false, why: 'Write a name.' };
+        if (text.length > most) return { ok: false, why: `At most ${most} characters.` };
+        return { ok: true, value: lines ? text : text.trim() };
+      }}
+      onValue={onValue}
+    />
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  value: T;
+  options: readonly (T | { value: T; text: string })[];
+  onValue: (value: T) => void;
+  hideLabel?: boolean;
+}
+
+export function ChoiceField<T extends string>({ label, value, options, onValue, hideLabel }: ChoiceProps<T>) {
+  const id = useId();
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-xs text-muted'}>
+        {label}
+      </label>
+      <select
+        id={id}
+        value={value}
+        onChange={(event) => onValue(event.target.value as T)}
+        className="w-full rounded-md border border-line bg-sheet px-1.5 py-[3px] text-sm"
+      >
+        {options.map((option) => {
+          const { value: key, text } = typeof option === 'string' ? { value: option, text: option } : option;
+          return (
+            <option key={key} value={key}>
+              {text}
+            </option>
+          );
+        })}
+      </select>
+    </div>
+  );
+}
+
+interface TickProps {
+  label: string;
+  value: boolean;
+  onValue: (value: boolean) => void;
+}
+
+export function TickField({ label, value, onValue }: TickProps) {
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      <input
+        type="checkbox"
+        className="size-4 accent-clay"
+        checked={value}
+        onChange={(event) => onValue(event.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}

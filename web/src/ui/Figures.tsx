@@ -1,0 +1,98 @@
+import { type Amount, formatMeasure, sayAmount } from '@hosket/core';
+import { Collapsible } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { useView } from '../store/viewStore.ts';
+
+/** A number and its unit, the unit in lighter ink. Text that begins with a word is left as it is. */
+export function Figure({ text }: { text: string }) {
+  if (!/^[-\d]/.test(text)) return <span className="figure whitespace-nowrap">{text}</span>;
+  return (
+    <span className="figure whitespace-nowrap">
+      {text.split(/([a-zA-Z°²³%/]+)/).map((part, k) =>
+        k % 2 ? (
+          <span key={k} className="text-muted">
+            {part}
+          </span>
+        ) : (
+          part
+        ),
+      )}
+    </span>
+  );
+}
+
+/** One line of a take-off: a name, perhaps a remark, and a figure at the right. */
+export function Line({ name, remark, children }: { name: ReactNode; remark?: ReactNode; children: ReactNode }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-b border-line py-1.5">
+      <div className="min-w-0">
+        <div>{name}</div>
+        {remark && <div className="text-xs text-muted">{remark}</div>}
+      </div>
+      <div className="shrink-0 text-right">{children}</div>
+    </div>
+  );
+}
+
+const sourceWords = { standard: 'standard', trade: 'trade', memory: 'memory', yours: 'yours' };
+
+/** An amount with its range, and its working behind "show working". */
+export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
+  const units = useView((view) => view.units);
+  const said = sayAmount(amount, units);
+  const { expression, inputs, coefficients } = amount.working;
+  return (
+    <Collapsible.Root className="border-b border-line py-1">
+      <div className="flex items-baseline justify-between gap-3">
+        <span className="min-w-0">
+          {name}{' '}
+          <Collapsible.Trigger
+            className="group cursor-pointer whitespace-nowrap text-xs text-muted underline decoration-line underline-offset-2 hover:text-graphite"
+            aria-label={`Show working of ${name}`}
+          >
+            <span className="group-data-[state=open]:hidden">show working</span>
+            <span className="hidden group-data-[state=open]:inline">show less</span>
+          </Collapsible.Trigger>
+        </span>
+        <span className="shrink-0 text-right">
+          <Figure text={said.likely} />
+          {said.range && <span className="figure block text-xs text-muted">({said.range})</span>}
+        </span>
+      </div>
+      <Collapsible.Content className="mt-1 rounded-md bg-plaster p-2 text-xs">
+        <p className="mb-1">{expression}</p>
+        <ul>
+          {inputs.map((input) => (
+            <li key={input.name} className="flex justify-between gap-2">
+              <span>{input.name}</span>
+              <Figure text={`${Number(input.value.toFixed(2))} ${input.unit}`} />
+            </li>
+          ))}
+          {coefficients.map((coefficient) => (
+            <li key={coefficient.name} className="mt-1 border-t border-line pt-1">
+              <span className="flex justify-between gap-2">
+                <span>{coefficient.name}</span>
+                <Figure text={`${coefficient.likely} ${coefficient.unit}`} />
+              </span>
+              <span className="text-muted">
+                {coefficient.low}–{coefficient.high}; {sourceWords[coefficient.source.kind]}, {coefficient.source.note}{' '}
+                (confidence {coefficient.source.confidence})
+              </span>
+            </li>
+          ))}
+        </ul>
+      </Collapsible.Content>
+    </Collapsible.Root>
+  );
+}
+
+/** Says measures in the builder's units. */
+export function useSay() {
+  const units = useView((view) => view.units);
+  return {
+    mm: (value: number) => formatMeasure('length', value, units),
+    area: (value: number) => formatMeasure('area', value, units, 0),
+    volume: (value: number) => formatMeasure('volume', value, units),
+    mass: (value: number) => formatMeasure('mass', value, units),
+  };
+}

@@ -1,0 +1,76 @@
+import type { Finding } from '@hosket/core';
+import type { ReactNode } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { pickMark } from '../store/viewStore.ts';
+import { usePlan } from '../worker/planStore.ts';
+
+interface Props {
+  title: string;
+  /** The view's question answered in one sentence. */
+  answer: ReactNode;
+  /** What stands at the right: the amounts this stage decides, or the picked thing. */
+  side: ReactNode;
+  sideTitle: string;
+  children: ReactNode;
+  /** The view fills the room instead of scrolling. */
+  fills?: boolean;
+}
+
+/** A stage's own work surface with its heading, and the take-off at its right. */
+export function ViewFrame({ title, answer, side, sideTitle, children, fills }: Props) {
+  return (
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_300px] max-[999px]:block">
+      <main
+        className={`flex min-h-0 flex-col px-5 pt-3 ${fills ? '' : 'overflow-y-auto pb-4'} max-[999px]:min-h-[480px]`}
+      >
+        <h1 className="text-xl">{title}</h1>
+        <p className="mb-2 text-base text-muted">{answer}</p>
+        <Findings />
+        {children}
+      </main>
+      <aside
+        aria-label={sideTitle}
+        className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-4 max-[999px]:border-l-0 max-[999px]:border-t"
+      >
+        <h2 className="mb-1 text-base">{sideTitle}</h2>
+        {side}
+      </aside>
+    </div>
+  );
+}
+
+const words: Record<Finding['severity'], string> = { stop: 'Stops the work', warn: 'Wants attention', note: 'Note' };
+
+/** What the checks have to say about this stage. */
+function Findings() {
+  const report = usePlan((state) => state.report);
+  const { pathname } = useLocation();
+  const go = useNavigate();
+  const here = report?.findings.filter((finding) => pathname.endsWith(`/${finding.band}`)) ?? [];
+  if (!here.length) return null;
+  return (
+    <ul aria-label="Findings" className="mb-2 max-h-28 shrink-0 overflow-y-auto">
+      {here.map(({ code, severity, place, message, remedy, markId }) => (
+        <li
+          key={`${code} ${place}`}
+          className={`mb-1 border-l-[3px] bg-sheet px-3 py-1 text-sm ${severity === 'stop' ? 'border-plum' : severity === 'warn' ? 'border-ochre' : 'border-line'}`}
+        >
+          <strong className={severity === 'stop' ? 'text-plum' : ''}>{words[severity]}:</strong> {message}{' '}
+          <span className="text-muted">{remedy}</span>{' '}
+          {markId && (
+            <button
+              type="button"
+              className="cursor-pointer text-clay underline"
+              onClick={() => {
+                pickMark(markId);
+                go('../ground', { relative: 'path' });
+              }}
+            >
+              Show it
+            </button>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,149 @@
+import { changeSheet, formatMeasure, freeId, parseMeasure, type Sheet, usualSheet } from '@hosket/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { useView } from '../../store/viewStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ChoiceField, MeasureField, NumberField, ReadField, WordsField } from '../../ui/Field.tsx';
+
+const materials = [
+  { value: 'xps' as const, text: 'dense' },
+  { value: 'eps' as const, text: 'bead' },
+];
+
+/** The sheets in the shed. Thickness as measured wins over thickness as sold. */
+export function SheetTable() {
+  const { sheets, currency } = useProject();
+  const heads = ['Name', 'Foam', 'Sold as', 'Measured', 'Width', 'Length', 'Sheets', `Each, ${currency}`, ''];
+  return (
+    <section className="mt-6">
+      <h2 className="mb-1 text-base">Sheets in the shed</h2>
+      <table className="w-full border-collapse text-sm">
+        <thead>
+          <tr>
+            {heads.map((head) => (
+              <th key={head || 'actions'} scope="col" className="pb-1 pr-2 text-left text-xs font-normal text-muted">
+                {head || <span className="sr-only">Actions</span>}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sheets.map((sheet) => (
+            <SheetRow key={sheet.id} sheet={sheet} />
+          ))}
+        </tbody>
+      </table>
+      <Button
+        className="mt-2"
+        onClick={() => edit((p) => ({ ...p, sheets: [...p.sheets, usualSheet(freeId('sheet', p.sheets))] }))}
+      >
+        <Plus size={14} aria-hidden /> Add a kind of sheet
+      </Button>
+    </section>
+  );
+}
+
+function SheetRow({ sheet }: { sheet: Sheet }) {
+  const change = (next: Partial<Sheet>) => edit((p) => changeSheet(p, sheet.id, next));
+  const name = sheet.name || 'sheet';
+  const cell = 'pr-2 pb-1 align-top';
+  return (
+    <tr>
+      <td className={`${cell} w-[19%]`}>
+        <WordsField hideLabel label={`Name of ${name}`} value={sheet.name} onValue={(next) => change({ name: next })} />
+      </td>
+      <td className={`${cell} w-[15%]`}>
+        <ChoiceField
+          hideLabel
+          label={`Foam of ${name}`}
+          value={sheet.material}
+          options={materials}
+          onValue={(material) => change({ material })}
+        />
+      </td>
+      <td className={cell}>
+        <MeasureField
+          hideLabel
+          label={`${name} sold as`}
+          value={sheet.nominalMm}
+          least={0.5}
+          most={400}
+          onValue={(nominalMm) => change({ nominalMm })}
+        />
+      </td>
+      <td className={cell}>
+        <Measured sheet={sheet} onValue={(measuredMm) => change({ measuredMm })} />
+      </td>
+      <td className={cell}>
+        <MeasureField
+          hideLabel
+          label={`Width of ${name}`}
+          value={sheet.widthMm}
+          least={10}
+          most={5000}
+          onValue={(widthMm) => change({ widthMm })}
+        />
+      </td>
+      <td className={cell}>
+        <MeasureField
+          hideLabel
+          label={`Length of ${name}`}
+          value={sheet.depthMm}
+          least={10}
+          most={5000}
+          onValue={(depthMm) => change({ depthMm })}
+        />
+      </td>
+      <td className={`${cell} w-16`}>
+        <NumberField
+          hideLabel
+          whole
+          label={`Sheets of ${name}`}
+          value={sheet.count}
+          least={0}
+          most={999}
+          onValue={(count) => change({ count })}
+        />
+      </td>
+      <td className={`${cell} w-16`}>
+        <NumberField
+          hideLabel
+          label={`Price of ${name}`}
+          value={sheet.price ?? 0}
+          least={0}
+          most={100000}
+          onValue={(price) => change({ price: price || null })}
+        />
+      </td>
+      <td className="pb-1 align-top">
+        <Button
+          tone="quiet"
+          aria-label={`Remove ${name}`}
+          onClick={() => edit((p) => ({ ...p, sheets: p.sheets.filter(({ id }) => id !== sheet.id) }))}
+        >
+          <Trash2 size={15} aria-hidden />
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+/** Empty means: not measured, so the thickness it is sold as and its usual tolerance count. */
+function Measured({ sheet, onValue }: { sheet: Sheet; onValue: (mm: number | null) => void }) {
+  const units = useView((view) => view.units);
+  return (
+    <ReadField
+      hideLabel
+      narrow
+      label={`${sheet.name || 'sheet'} measured (empty: not measured)`}
+      text={sheet.measuredMm === null ? '' : formatMeasure('length', sheet.measuredMm, units, 2)}
+      read={(text) => {
+        if (!text.trim()) return { ok: true, value: null };
+        const reading = parseMeasure('length', text, units);
+        if (!reading.ok) return { ok: false, why: `${reading.fault.message} ${reading.fault.remedy}` };
+        return reading.value >= 0.5 && reading.value <= 400 ? reading : { ok: false, why: 'Between 0.5 and 400 mm.' };
+      }}
+      onValue={onValue}
+    />
+  );
+}

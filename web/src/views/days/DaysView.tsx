@@ -1,0 +1,93 @@
+import { type PlanReport, sayClock, sayHours, sayMinutes, wallClock } from '@hosket/core';
+import { usePlan } from '../../worker/planStore.ts';
+import { ViewFrame } from '../ViewFrame.tsx';
+import { BenchHours } from './BenchHours.tsx';
+import { Timeline } from './Timeline.tsx';
+
+/** When is it dry, and when is it finished? */
+export function DaysView() {
+  const report = usePlan((state) => state.report);
+  const finish = report?.finish;
+  return (
+    <ViewFrame
+      title="Days"
+      answer={
+        finish
+          ? `Dry ${sayClock(finish.likely)}; likely between ${sayClock(finish.early)} and ${sayClock(finish.late)}. An estimate.`
+          : report
+            ? 'No day can be named until there are bench hours.'
+            : 'Working out the days…'
+      }
+      sideTitle="Bench hours"
+      side={<BenchHours />}
+    >
+      {report && report.tasks.length > 0 && (
+        <>
+          <Timeline report={report} />
+          <TaskTable report={report} />
+        </>
+      )}
+    </ViewFrame>
+  );
+}
+
+function TaskTable({ report }: { report: PlanReport }) {
+  const clock = (minutes: number) => sayClock(wallClock(report.startDate, minutes));
+  const heads = ['Operation', 'At the bench', 'Hands-on', 'May be coated', 'Dry through'];
+  return (
+    <table className="mt-4 w-full border-collapse text-xs">
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th
+              key={head}
+              scope="col"
+              className="border-b border-graphite/50 py-1 pr-3 text-left text-xs font-normal text-muted"
+            >
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {report.tasks.map((task) => {
+          const operation = report.operations.find(({ id }) => id === task.operation);
+          if (!operation) return null;
+          const [first] = task.sessions;
+          const { waits } = operation;
+          return (
+            <tr key={task.operation} className="border-b border-line align-top">
+              <th scope="row" className="py-1.5 pr-3 text-left text-sm font-normal">
+                {operation.title}
+              </th>
+              <td className="figure whitespace-nowrap py-1.5 pr-3">
+                {clock(first.from)}
+                {task.sessions.length > 1 && <span className="text-muted"> in {task.sessions.length} sittings</span>}
+              </td>
+              <td className="figure whitespace-nowrap py-1.5 pr-3">{sayMinutes(operation.handsOnMin.likely)}</td>
+              <td className="figure whitespace-nowrap py-1.5 pr-3">
+                {waits.coat.likely ? (
+                  <>
+                    {clock(task.coatAt)} <span className="block text-xs text-muted">{sayHours(waits.coat.likely)}</span>
+                  </>
+                ) : (
+                  'at once'
+                )}
+              </td>
+              <td className="figure whitespace-nowrap py-1.5">
+                {waits.through.likely ? (
+                  <>
+                    {clock(task.throughAt)}{' '}
+                    <span className="block text-xs text-muted">{sayHours(waits.through.likely)}</span>
+                  </>
+                ) : (
+                  'at once'
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

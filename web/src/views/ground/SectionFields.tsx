@@ -1,0 +1,35 @@
+import { moveSection } from '../../instruments/PlanSection.tsx';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { MeasureField } from '../../ui/Field.tsx';
+
+/** The ends of the section line as numbers: what dragging them does. */
+export function SectionFields() {
+  const { sections, base } = useProject();
+  const section = sections[0];
+  const { widthMm, depthMm } = base.shape;
+  const ends = [
+    ['from', 'Left end'],
+    ['to', 'Right end'],
+  ] as const;
+  return (
+    <fieldset className="mt-4">
+      <legend className="mb-1 font-head text-base font-semibold">Section {section.name}</legend>
+      {ends.map(([end, words]) => (
+        <div key={end} className="mb-2 grid grid-cols-2 gap-2">
+          <MeasureField
+            label={`${words}, across`}
+            value={section[end][0]}
+            most={widthMm}
+            onValue={(x) => edit((p) => moveSection(p, section.id, { [end]: [x, section[end][1]] }))}
+          />
+          <MeasureField
+            label={`${words}, away`}
+            value={section[end][1]}
+            most={depthMm}
+            onValue={(y) => edit((p) => moveSection(p, section.id, { [end]: [section[end][0], y] }))}
+          />
+        </div>
+      ))}
+    </fieldset>
+  );
+}

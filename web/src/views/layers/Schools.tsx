@@ -1,0 +1,56 @@
+import { type SchoolReport, sayClock, sayHours, sayMinutes } from '@hosket/core';
+import { RadioGroup } from 'radix-ui';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { Figure, useSay } from '../../ui/Figures.tsx';
+
+const notes: Record<SchoolReport['school'], string> = {
+  'carve back': 'layers stand proud, cut down to the line',
+  halfway: 'a little carved, a little filled',
+  'build up': 'layers stop inside, paste fills the steps',
+};
+
+/** The three schools side by side, one of them chosen. */
+export function Schools({ schools }: { schools: readonly SchoolReport[] }) {
+  const { stacking } = useProject();
+  const say = useSay();
+  return (
+    <RadioGroup.Root
+      aria-label="School of stacking"
+      value={stacking.school}
+      onValueChange={(school) =>
+        edit((p) => ({ ...p, stacking: { ...p.stacking, school: school as SchoolReport['school'] } }))
+      }
+      className="mb-3 mt-2 grid shrink-0 grid-cols-3 border border-line bg-sheet max-[699px]:grid-cols-1"
+    >
+      {schools.map((school) => {
+        const rows: [string, string][] = [
+          ['layers', String(school.layers.length)],
+          ['carve', say.volume(school.carveMl)],
+          ['fill', say.volume(school.fillMl)],
+          ['hands-on', sayMinutes(school.handsOnMin)],
+          ['paste dry after', sayHours(school.pasteDryHours.likely)],
+          ['dry base', school.finish ? sayClock(school.finish.likely) : 'no bench hours'],
+        ];
+        return (
+          <RadioGroup.Item
+            key={school.school}
+            value={school.school}
+            className="cursor-pointer border-l border-line border-t-[3px] border-t-transparent px-3 pb-1.5 pt-1 text-left first:border-l-0 data-[state=checked]:border-t-clay data-[state=unchecked]:bg-plaster/60"
+          >
+            <span className="flex items-baseline justify-between gap-2">
+              <span className="font-head text-base font-semibold first-letter:uppercase">{school.school}</span>
+              <span className="text-xs text-muted">{school.school === stacking.school ? 'chosen' : 'choose'}</span>
+            </span>
+            <span className="mb-0.5 block text-xs text-muted">{notes[school.school]}</span>
+            {rows.map(([name, value]) => (
+              <span key={name} className="flex justify-between leading-[19px]">
+                <span>{name}</span>
+                <Figure text={value} />
+              </span>
+            ))}
+          </RadioGroup.Item>
+        );
+      })}
+    </RadioGroup.Root>
+  );
+}

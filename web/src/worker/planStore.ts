@@ -1,0 +1,54 @@
+import type { PlanReport, Project, SchoolReport } from '@hosket/core';
+import { create } from 'zustand';
+import { projectStore } from '../store/projectStore.ts';
+import { answerSchema, type Fields, type PlanRequest } from './messages.ts';
+
+interface PlanState {
+  report: PlanReport | null;
+  fields: Fields | null;
+  /** The report is of an earlier state of the project; a newer one is being worked out. */
+  behind: boolean;
+  failed: string | null;
+}
+
+/** The newest plan that the worker has answered with. */
+export const usePlan = create<PlanState>(() => ({ report: null, fields: null, behind: false, failed: null }));
+
+/** Keeps the plan in step with the open project. Gives a function that stops it. */
+export function startPlanning(): () => void {
+  const worker = new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' });
+  let ticket = 0;
+  const ask = (project: Project) => {
+    ticket++;
+    usePlan.setState({ behind: true });
+    worker.postMessage({ ticket, project } satisfies PlanRequest);
+  };
+  worker.onmessage = ({ data }) => {
+    const answer = answerSchema.parse(data);
+    // Fields are sent once: an overtaken answer never arrives, so what arrives is kept.
+    if (answer.kind === 'plan')
+      usePlan.setState((state) => ({
+        report: answer.report,
+        fields: answer.fields ?? state.fields,
+        failed: null,
+        behind: answer.ticket !== ticket,
+      }));
+    else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });
+  };
+  worker.onerror = (event) => usePlan.setState({ failed: event.message || 'The planner stopped.', behind: false });
+  const stop = projectStore.subscribe(({ id, project }, before) => {
+    if (project === before.project) return;
+    if (id !== before.id) usePlan.setState({ report: null });
+    if (project) ask(project);
+  });
+  const { project } = projectStore.getState();
+  if (project) ask(project);
+  return () => {
+    stop();
+    worker.terminate();
+  };
+}
+
+/** The stack of the chosen school, once there is a plan. */
+export const chosenSchool = (report: PlanReport): SchoolReport =>
+  report.schools.find(({ school }) => school === report.chosen) ?? report.schools[0];
