@@ -92,7 +92,7 @@ describe('what always holds', () => {
           above = Math.max(above, target.grid.values[n] - ground.grid.values[n]);
         expect(above).toBeLessThan(1e-9);
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 
@@ -185,7 +185,8 @@ describe('the demo, Harl Quarry', () => {
         report.finish!.likely,
       ];
     };
-    pick(before).forEach((value, k) => expect(pick(after)[k]).not.toEqual(value));
+    const later = pick(after);
+    for (const [k, value] of pick(before).entries()) expect(later[k]).not.toEqual(value);
   });
 
   it('the section agrees with ground, target and stack', () => {

@@ -25,7 +25,7 @@ const fault = (text: string) => {
   const read = readProject(text);
   return read.ok ? null : read.fault;
 };
-const broken = (change: (document: Record<string, never>) => void) => {
+const broken = (change: (document: unknown) => void) => {
   const document = JSON.parse(writeProject(withLine));
   change(document);
   return fault(JSON.stringify(document));
@@ -68,26 +68,26 @@ describe('reading a project file', () => {
   });
 
   it('names the place and the reason of a wrong value', () => {
-    const low = broken((document: Record<string, never>) => {
+    const low = broken((document) => {
       (document as { marks: { heightMm: number }[] }).marks[0].heightMm = -4;
     });
     expect(low?.place).toBe('marks[0].heightMm');
     expect(low?.message).toContain('cannot be below');
     const time = broken((document) => {
-      (document as unknown as Project).bench.week.monday = { from: '21:00', to: '19:00' };
+      (document as Project).bench.week.monday = { from: '21:00', to: '19:00' };
     });
     expect(time?.place).toBe('bench.week.monday.to');
     const typo = broken((document) => {
-      (document as unknown as Record<string, number>).skinn = 3;
+      (document as Record<string, number>).skinn = 3;
     });
     expect(typo?.message).toContain('skinn');
     const twice = broken((document) => {
-      const marks = (document as unknown as { marks: Mark[] }).marks;
+      const marks = (document as { marks: Mark[] }).marks;
       marks.push(marks[0]);
     });
     expect(twice?.message).toContain('same id');
     const two = broken((document) => {
-      (document as unknown as { marks: { points: number[][] }[] }).marks[0].points.pop();
+      (document as { marks: { points: number[][] }[] }).marks[0].points.pop();
     });
     expect(two?.message).toContain('3 points');
   });

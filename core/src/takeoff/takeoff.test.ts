@@ -10,7 +10,11 @@ const start = frustumProject();
 const project = {
   ...start,
   stacking: { ...start.stacking, glue: 'white PVA' as const, glueLineMm: 0 },
-  surface: { ...start.surface, baseCoats: 0, grass: { fibreMm: 2 as const, sharePercent: 100, notSteeperDegrees: 0 } },
+  surface: {
+    ...start.surface,
+    baseCoats: 0,
+    grass: { ...start.surface.grass, sharePercent: 100, notSteeperDegrees: 0 },
+  },
 };
 const plan = layerPlan(project, ground, target, 'halfway');
 const stages = takeoffOf(project, ground.surface, ground.volumeMl - target.volumeMl, plan);

@@ -1,6 +1,7 @@
 import { formatScale } from '@hosket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
+import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Kept } from '../store/database.ts';
 import { addDemo, addNew, duplicate, firstToOpen, listKept, remove, restore } from '../store/library.ts';
@@ -19,19 +20,26 @@ export function Projects() {
   const kept = useLiveQuery(listKept, []) ?? [];
   const { projectId } = useParams();
   const go = useNavigate();
+  const [wrong, setWrong] = useState('');
   const show = (id: string | null) => {
     if (!id) return;
     useShell.setState({ projects: false });
     go(`/project/${id}/ground`);
   };
+  const bringIn = async () => {
+    setWrong('');
+    show(await importProject(setWrong));
+  };
   const takeAway = async (project: Kept) => {
     await remove(project.id);
+    // Another project's deletion is undone in the list below; that of the open one closes this dialog, so the way back goes with it.
+    if (project.id !== projectId) return;
     const back = async () => {
       await restore(project.id);
       go(`/project/${project.id}/ground`);
     };
-    say(`${project.name} was deleted.`, { name: 'Undo', run: () => void back() });
-    if (project.id === projectId) show(await firstToOpen());
+    say(`${project.name} was deleted.`, { name: 'Bring it back', run: () => void back() });
+    show(await firstToOpen());
   };
   const here = kept.filter((project) => project.deletedAt === null);
   const gone = kept.filter((project) => project.deletedAt !== null);
@@ -46,11 +54,16 @@ export function Projects() {
         <Button tone="main" onClick={async () => show(await addNew())}>
           <FilePlus2 size={15} aria-hidden /> Start my own
         </Button>
-        <Button onClick={async () => show(await importProject())}>
+        <Button onClick={bringIn}>
           <Upload size={15} aria-hidden /> Import a file
         </Button>
         <Button onClick={async () => show(await addDemo())}>Add the demo, Harl Quarry</Button>
       </div>
+      {wrong && (
+        <p role="alert" className="mb-3 whitespace-pre-line border-l-[3px] border-plum bg-plaster px-3 py-1.5">
+          {wrong}
+        </p>
+      )}
       <ul>
         {here.map((project) => (
           <li key={project.id} className="flex flex-wrap items-center gap-2 border-t border-line py-2">

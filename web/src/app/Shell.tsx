@@ -92,7 +92,7 @@ function DemoNotice() {
   if (seen || !isDemo) return null;
   const done = () => useView.setState({ demoNoticeSeen: true });
   return (
-    <aside
+    <section
       aria-label="About the demo"
       className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
     >
@@ -107,7 +107,7 @@ function DemoNotice() {
         Start my own
       </Button>
       <Button onClick={done}>Explore the demo</Button>
-    </aside>
+    </section>
   );
 }
 

@@ -22,8 +22,8 @@ export function exportProject(project: Project): void {
 
 const MOST_BYTES = 40_000_000;
 
-/** Asks for a file and reads it; gives the new project's id, or null when none came of it (what was wrong is said). */
-export function importProject(): Promise<string | null> {
+/** Asks for a file and reads it; gives the new project's id, or null when none came of it; `onWrong` is told why. */
+export function importProject(onWrong: (text: string) => void = sayWrong): Promise<string | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
@@ -33,7 +33,7 @@ export function importProject(): Promise<string | null> {
       const file = input.files?.[0];
       if (!file) return resolve(null);
       if (file.size > MOST_BYTES) {
-        sayWrong(
+        onWrong(
           `${file.name}: larger than a project can be (${Math.round(file.size / 1e6)} MB). Choose a *.hosket.json file.`,
         );
         return resolve(null);
@@ -41,10 +41,10 @@ export function importProject(): Promise<string | null> {
       try {
         const read = await importText(await file.text());
         if (!read.ok)
-          sayWrong(`${file.name} was not imported.\n${read.fault.place}: ${read.fault.message}\n${read.fault.remedy}`);
+          onWrong(`${file.name} was not imported.\n${read.fault.place}: ${read.fault.message}\n${read.fault.remedy}`);
         resolve(read.ok ? read.value : null);
       } catch (error) {
-        sayWrong(`${file.name} was not imported: ${(error as Error).message}`);
+        onWrong(`${file.name} was not imported: ${(error as Error).message}`);
         resolve(null);
       }
     };

@@ -40,6 +40,7 @@ export function PlanDrawing() {
     <g>
       <rect
         ref={area}
+        role="application"
         aria-label={`Drawing a ${kind}. Cross at ${cursor[0]}, ${cursor[1]} mm, ${points.length} points. Arrow keys move it, Space puts a point, Enter ends, Escape gives up.`}
         tabIndex={0}
         x={left - 20}

@@ -21,11 +21,11 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills }: P
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_300px] max-[999px]:block">
       <main
+        tabIndex={fills ? undefined : 0}
         className={`flex min-h-0 flex-col px-5 pt-3 ${fills ? '' : 'overflow-y-auto pb-4'} max-[999px]:min-h-[480px]`}
       >
         <h1 className="text-xl">{title}</h1>
         <p className="mb-2 text-base text-muted">{answer}</p>
-        <Findings />
         {children}
       </main>
       <aside
@@ -33,6 +33,7 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills }: P
         className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-4 max-[999px]:border-l-0 max-[999px]:border-t"
       >
         <h2 className="mb-1 text-base">{sideTitle}</h2>
+        <Findings />
         {side}
       </aside>
     </div>
@@ -49,11 +50,11 @@ function Findings() {
   const here = report?.findings.filter((finding) => pathname.endsWith(`/${finding.band}`)) ?? [];
   if (!here.length) return null;
   return (
-    <ul aria-label="Findings" className="mb-2 max-h-28 shrink-0 overflow-y-auto">
+    <ul aria-label="Findings" className="mb-3">
       {here.map(({ code, severity, place, message, remedy, markId }) => (
         <li
           key={`${code} ${place}`}
-          className={`mb-1 border-l-[3px] bg-sheet px-3 py-1 text-sm ${severity === 'stop' ? 'border-plum' : severity === 'warn' ? 'border-ochre' : 'border-line'}`}
+          className={`mb-1.5 border-l-[3px] bg-plaster px-2.5 py-1 text-sm ${severity === 'stop' ? 'border-plum' : severity === 'warn' ? 'border-ochre' : 'border-line'}`}
         >
           <strong className={severity === 'stop' ? 'text-plum' : ''}>{words[severity]}:</strong> {message}{' '}
           <span className="text-muted">{remedy}</span>{' '}

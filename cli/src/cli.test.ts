@@ -1,0 +1,116 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { changeMark, plan, planReportSchema, readProject, writeProject } from '@hosket/core';
+import { describe, expect, it } from 'vitest';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+const demo = join(root, 'samples/harl-quarry.hosket.json');
+const folder = mkdtempSync(join(tmpdir(), 'hosket-'));
+
+/** Runs the real command as a person or script would. */
+function hosket(...words: string[]) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--import', 'tsx', join(root, 'cli/src/main.ts'), ...words],
+    { cwd: root, encoding: 'utf8', maxBuffer: 1e8 },
+  );
+  return { status, stdout, stderr };
+}
+
+function file(name: string, text: string): string {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+}
+
+const project = (() => {
+  const read = readProject(readFileSync(demo, 'utf8'));
+  if (!read.ok) throw new Error(read.fault.message);
+  return read.value;
+})();
+
+describe('hosket plan', () => {
+  it('prints heights, stack, amounts, waits and finish', () => {
+    const { status, stdout, stderr } = hosket('plan', demo);
+    expect(stderr).toBe('');
+    expect(status).toBe(0);
+    for (const part of [
+      'Heights',
+      'Stack, halfway',
+      'The three schools',
+      'Amounts',
+      'Waits',
+      'Finish',
+      'Bench 3',
+      'carve',
+      'joint 1',
+    ])
+      expect(stdout).toContain(part);
+  });
+
+  it('--json prints the whole plan, the same as the core works out', () => {
+    const { status, stdout } = hosket('plan', demo, '--json');
+    expect(status).toBe(0);
+    const printed = JSON.parse(stdout);
+    expect(planReportSchema.safeParse(printed).success).toBe(true);
+    expect(printed).toEqual(JSON.parse(JSON.stringify(plan(project).report)));
+  });
+
+  it('--imperial speaks inches', () =>
+    expect(hosket('plan', demo, '--imperial').stdout).toMatch(/16\.535 in x 11\.693 in/));
+
+  it('a contour above the highest reachable stack: the plan is printed, the reason named, exit 1', () => {
+    const high = file(
+      'high.hosket.json',
+      writeProject({
+        ...changeMark(project, 'bench-5', { heightMm: 400 }),
+        sheets: [{ ...project.sheets[0], count: 1 }],
+      }),
+    );
+    const { status, stdout } = hosket('plan', high);
+    expect(status).toBe(1);
+    expect(stdout).toMatch(/stop: .*above the highest stack these sheets make/);
+    expect(stdout).toContain('Finish');
+  });
+});
+
+describe('what cannot be planned', () => {
+  it.each([
+    ['a file that does not exist', join(folder, 'nowhere.json'), 3, 'there is no such file'],
+    ['a folder', folder, 3, 'that is a folder'],
+    ['an empty file', file('empty.json', ''), 4, 'The file is empty'],
+    ['a file cut short', file('cut.json', readFileSync(demo, 'utf8').slice(0, 900)), 4, 'not readable JSON'],
+    [
+      'a negative height',
+      file('low.json', readFileSync(demo, 'utf8').replace('"heightMm": 17', '"heightMm": -17')),
+      4,
+      'marks[1].heightMm',
+    ],
+  ])('%s', (_what, path, exit, words) => {
+    for (const command of ['plan', 'check']) {
+      const { status, stdout, stderr } = hosket(command, path);
+      expect(status).toBe(exit);
+      expect(stderr).toContain(words);
+      expect(stdout).toBe('');
+    }
+  });
+
+  it.each([[['paint', demo]], [['plan']], [['plan', demo, 'more']], [['plan', '--colour', demo]]])(
+    'wrong use: %j',
+    (words) => {
+      expect(hosket(...words).status).toBe(2);
+    },
+  );
+});
+
+it('hosket check says what stands against a plan', () => {
+  expect(hosket('check', demo)).toMatchObject({
+    status: 0,
+    stdout: expect.stringContaining('a sound project, 17 marks'),
+  });
+  const idle = file('idle.json', writeProject({ ...project, marks: [], sheets: [] }));
+  expect(hosket('check', idle).stdout).toContain('note: Ground: No heights are drawn yet');
+});

@@ -1,0 +1,79 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from './hosket.ts';
+
+const bands = ['Brief', 'Ground', 'Layers', 'Surface', 'Days'];
+
+for (const theme of ['plaster', 'evening'])
+  test(`axe finds nothing in any view, ${theme}`, async ({ app, page }) => {
+    await page.addInitScript((name) => {
+      localStorage.setItem(
+        'hosket-view',
+        JSON.stringify({
+          state: { units: 'metric', theme: name, sectionOpen: true, stretch: 1, demoNoticeSeen: false },
+          version: 0,
+        }),
+      );
+    }, theme);
+    await app.open();
+    const clean = async (where: string) => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      expect(
+        violations.map(
+          ({ id, nodes }) => `${where}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,
+        ),
+      ).toEqual([]);
+    };
+    for (const band of bands) {
+      await app.show(band);
+      await clean(band);
+    }
+    await app.show('Ground');
+    await app.mark('Bench 3').click();
+    await clean('a picked mark');
+    await page.getByRole('button', { name: 'Contour', exact: true }).click();
+    await clean('drawing');
+    await page.getByRole('button', { name: 'Give up' }).click();
+    await app.show('Layers');
+    await page.getByRole('button', { name: /^Layer 1,/ }).click();
+    await clean('a picked layer');
+    await app.projects();
+    await clean('projects');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+k');
+    await page.getByRole('dialog').waitFor();
+    await clean('command search');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Shift+?');
+    await page.getByRole('dialog', { name: 'Shortcuts' }).waitFor();
+    await clean('shortcuts');
+  });
+
+for (const [width, height] of [
+  [1280, 800],
+  [900, 700],
+  [390, 800],
+])
+  test(`nothing scrolls sideways at ${width} x ${height}`, async ({ app, page }) => {
+    await page.setViewportSize({ width, height });
+    await app.open();
+    for (const band of bands) {
+      await app.show(band);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        band,
+      ).toBeLessThanOrEqual(0);
+    }
+  });
+
+test('the plan and the section keep their place when a number changes', async ({ app, page }) => {
+  await app.open();
+  await page.getByRole('button', { name: 'Explore the demo' }).click();
+  const canvas = page.locator('canvas');
+  await app.mark('Bench 3').click();
+  const before = await canvas.boundingBox();
+  await app.write('Height', '46');
+  await app.settled();
+  expect(await canvas.boundingBox()).toEqual(before);
+});

@@ -1,0 +1,60 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { createApp } from './app.ts';
+import { listenNear } from './listen.ts';
+
+const dist = mkdtempSync(join(tmpdir(), 'hosket-dist-'));
+mkdirSync(join(dist, 'assets'));
+writeFileSync(join(dist, 'index.html'), '<meta name="csp-nonce" content="__HOSKET_NONCE__"><div id="root"></div>');
+writeFileSync(join(dist, 'assets', 'app-1.js'), 'export {};');
+
+let server: Server;
+let address = '';
+beforeAll(async () => {
+  const got = await listenNear(createApp(dist), '127.0.0.1', 4950);
+  server = got.server;
+  address = `http://127.0.0.1:${got.port}`;
+});
+afterAll(() => void server.close());
+
+describe('the server', () => {
+  it('answers every route of the app with the page, and with its headers', async () => {
+    for (const path of ['/', '/project/abc/layers']) {
+      const response = await fetch(address + path);
+      const policy = response.headers.get('content-security-policy') ?? '';
+      const body = await response.text();
+      expect(response.status).toBe(200);
+      expect(body).toContain('id="root"');
+      expect(policy).toContain("default-src 'self'");
+      expect(policy).not.toMatch(/unsafe|\*|https?:/);
+      expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+      expect(response.headers.get('x-powered-by')).toBeNull();
+      // The one-time token of the header is the one in the page, and a new one each time.
+      const nonce = /content="([^"]+)"/.exec(body)?.[1];
+      expect(policy).toContain(`'nonce-${nonce}'`);
+      expect(await (await fetch(address + path)).text()).not.toContain(nonce);
+    }
+  });
+
+  it('serves built files for long, and says when one is not there', async () => {
+    const asset = await fetch(`${address}/assets/app-1.js`);
+    expect(asset.headers.get('cache-control')).toContain('immutable');
+    expect((await fetch(`${address}/assets/none.js`)).status).toBe(404);
+    expect((await fetch(`${address}/assets/..%2f..%2fpackage.json`)).status).toBeGreaterThanOrEqual(400);
+  });
+
+  it('takes a free port near a taken one', async () => {
+    const taken = Number(new URL(address).port);
+    const second = await listenNear(createApp(dist), '127.0.0.1', taken);
+    expect(second.port).toBeGreaterThan(taken);
+    expect(second.port).toBeLessThan(taken + 20);
+    await new Promise((done) => second.server.close(done));
+  });
+
+  it('says what to do when the app is not built', () => {
+    expect(() => createApp(join(dist, 'nowhere'))).toThrow('npm run build');
+  });
+});

@@ -1,0 +1,139 @@
+import type { Mark, SectionSample } from '@hosket/core';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { placeLabels } from './labels.ts';
+import { linePath, piecePath } from './paths.ts';
+import { reliefPixels } from './relief.ts';
+import { sectionPaths } from './sectionShape.ts';
+import { spreadApart } from './spread.ts';
+
+describe('labels', () => {
+  it('spread apart: never nearer than the gap, in order, within bounds when there is room', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0, max: 300, noNaN: true }), { minLength: 1, maxLength: 18 }), (wanted) => {
+        const placed = spreadApart(wanted, 15, 0, 300);
+        const order = wanted.map((_, k) => k).sort((a, b) => placed[a] - placed[b]);
+        for (let n = 1; n < order.length; n++)
+          expect(placed[order[n]] - placed[order[n - 1]]).toBeGreaterThanOrEqual(15 - 1e-6);
+        for (const at of placed) {
+          expect(at).toBeGreaterThanOrEqual(-1e-6);
+          expect(at).toBeLessThanOrEqual(300 + 1e-6);
+        }
+        for (let i = 0; i < wanted.length; i++)
+          for (let j = 0; j < wanted.length; j++) if (wanted[i] < wanted[j]) expect(placed[i]).toBeLessThan(placed[j]);
+      }),
+    );
+  });
+
+  it('stays put when nothing collides', () => expect(spreadApart([10, 50, 90], 15, 0, 100)).toEqual([10, 50, 90]));
+
+  it('no two labels of heights meet, one that finds no place is left out', () => {
+    const spot = (id: string, x: number, y: number): Mark => ({ kind: 'spot', id, name: id, heightMm: 10, at: [x, y] });
+    const labels = placeLabels(
+      [spot('a', 50, 50), spot('b', 52, 51), spot('c', 150, 50)],
+      () => '10',
+      ([x, y]) => [x, y],
+      { width: 300, height: 200 },
+    );
+    expect(labels.map(({ markId }) => markId)).toEqual(['a', 'c']);
+  });
+});
+
+describe('paths', () => {
+  it('lines and pieces with holes', () => {
+    const place = ([x, y]: readonly [number, number]) => [x * 2, 100 - y] as const;
+    expect(
+      linePath(
+        [
+          [0, 0],
+          [10, 5],
+        ],
+        place,
+        false,
+      ),
+    ).toBe('M0 100L20 95');
+    expect(
+      piecePath(
+        [
+          {
+            outer: [
+              [0, 0],
+              [1, 0],
+              [1, 1],
+            ],
+            holes: [
+              [
+                [0, 0],
+                [1, 1],
+                [1, 0],
+              ],
+            ],
+          },
+        ],
+        place,
+      ),
+    ).toBe('M0 100L2 100L2 99ZM0 100L2 99L2 100Z');
+  });
+});
+
+describe('the section', () => {
+  const sample = (
+    alongMm: number,
+    groundMm: number,
+    targetMm: number,
+    foamMm: number,
+    layer: number,
+    onBase = true,
+  ): SectionSample => ({ alongMm, onBase, groundMm, targetMm, foamMm, layer });
+  const layer = {
+    ...({} as Parameters<typeof sectionPaths>[1][number]),
+    index: 1,
+    bottomMm: 0,
+    topMm: 20,
+    outlineAtMm: 10,
+  };
+  const draw = (samples: SectionSample[]) =>
+    sectionPaths(
+      samples,
+      [layer],
+      (x) => x,
+      (z) => -z,
+    );
+
+  it('carves what stands above the target and fills what is missing', () => {
+    const { foam, carve, fill, skin, ground } = draw([
+      sample(0, 15, 12, 20, 1),
+      sample(1, 15, 12, 20, 1),
+      sample(2, 8, 5, 0, 0),
+      sample(3, 8, 5, 0, 0),
+    ]);
+    expect(foam[0].path).toBe('M0 -12L1 -12L1 0L0 0Z');
+    expect(carve).toBe('M0 -20L1 -20L1 -12L0 -12Z');
+    expect(fill).toBe('M2 -5L3 -5L3 0L2 0Z');
+    expect(skin).toContain('M0 -15');
+    expect(ground).toBe('M0 -15L1 -15L2 -8L3 -8');
+  });
+
+  it('draws nothing off the base', () => {
+    expect(draw([sample(0, 9, 6, 0, 0, false), sample(1, 9, 6, 0, 0, false)])).toEqual({
+      foam: [{ layer: 1, path: '' }],
+      carve: '',
+      fill: '',
+      skin: '',
+      ground: '',
+    });
+  });
+});
+
+it('relief: slopes that face the light are lighter than those that turn away, rows run from the far edge', () => {
+  const grid = (z: (x: number, y: number) => number) => ({
+    columns: 3,
+    rows: 3,
+    cellMm: 1,
+    originMm: [0, 0] as const,
+    values: Float64Array.from({ length: 9 }, (_, n) => z(n % 3, Math.floor(n / 3))),
+  });
+  const red = (pixels: Uint8ClampedArray) => pixels[4 * 4];
+  expect(red(reliefPixels(grid((x) => x)))).toBeGreaterThan(red(reliefPixels(grid((x) => 3 - x))));
+  expect(reliefPixels(grid(() => 1))).toHaveLength(36);
+});

@@ -1,0 +1,123 @@
+import 'fake-indexeddb/auto';
+import { addMark, changeMark, type Mark, writeProject } from '@hosket/core';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { saveStore, startAutosave } from './autosave.ts';
+import { database } from './database.ts';
+import { addDemo, addNew, duplicate, firstToOpen, importText, listKept, openKept, remove, restore } from './library.ts';
+import { edit, keptHistory, projectStore, redo, showProject, undo } from './projectStore.ts';
+
+beforeEach(async () => {
+  await database.projects.clear();
+});
+
+const now = () => projectStore.getState().project!;
+const spot: Mark = { kind: 'spot', id: 'x', name: 'X', heightMm: 12, at: [10, 10] };
+async function open(id: string) {
+  const kept = (await openKept(id))!;
+  showProject(id, kept.project, kept.past, kept.future);
+}
+
+describe('the library', () => {
+  it('a first start opens the demo; later the project changed last', async () => {
+    const demo = await firstToOpen();
+    expect((await openKept(demo))?.name).toBe('Harl Quarry');
+    await new Promise((wait) => setTimeout(wait, 5));
+    const own = await addNew();
+    expect(await firstToOpen()).toBe(own);
+    await remove(own);
+    expect(await firstToOpen()).toBe(demo);
+    await restore(own);
+    expect((await listKept()).filter(({ deletedAt }) => deletedAt === null)).toHaveLength(2);
+  });
+
+  it('a duplicate is a project of its own', async () => {
+    const demo = await addDemo();
+    const copy = (await duplicate(demo))!;
+    expect((await openKept(copy))?.name).toBe('Harl Quarry, copy');
+    expect((await openKept(copy))?.project.marks).toEqual((await openKept(demo))?.project.marks);
+    expect(await duplicate('nowhere')).toBeNull();
+  });
+
+  it('what was exported is imported the same; a failed import touches nothing', async () => {
+    const demo = (await openKept(await addDemo()))!;
+    const read = await importText(writeProject(demo.project));
+    expect(read.ok && (await openKept(read.value))?.project).toEqual(demo.project);
+    const before = await listKept();
+    for (const text of [
+      '',
+      '{',
+      '{"format":"hosket-project","version":9}',
+      writeProject({ ...demo.project, name: '' }),
+    ]) {
+      expect((await importText(text)).ok).toBe(false);
+      expect(await listKept()).toEqual(before);
+    }
+  });
+});
+
+describe('undo and redo', () => {
+  it('every edit can be taken back and done again, and opening a project is no edit', async () => {
+    await open(await addDemo());
+    const first = now();
+    expect(keptHistory()).toEqual({ past: [], future: [] });
+    edit((project) => changeMark(project, 'bench-3', { heightMm: 50 }));
+    edit((project) => addMark(project, spot));
+    expect(now().marks).toHaveLength(first.marks.length + 1);
+    undo();
+    undo();
+    expect(now()).toEqual(first);
+    redo();
+    expect(now().marks.find(({ id }) => id === 'bench-3')?.heightMm).toBe(50);
+    edit((project) => project);
+    expect(keptHistory().future).toHaveLength(1);
+  });
+});
+
+describe('autosave', () => {
+  let stop = () => {};
+  beforeEach(() => {
+    stop = startAutosave();
+  });
+  afterEach(() => {
+    stop();
+    vi.restoreAllMocks();
+  });
+  const saved = () =>
+    vi.waitFor(() => expect(saveStore.getState().save).toMatchObject({ kind: 'saved', at: expect.any(Number) }));
+
+  it('keeps the project with its steps, so that undo survives a reload', async () => {
+    const id = await addDemo();
+    await open(id);
+    edit((project) => changeMark(project, 'bench-3', { heightMm: 50 }));
+    expect(saveStore.getState().save.kind).toBe('saving');
+    await saved();
+    showProject('other', now());
+    await open(id);
+    expect(now().marks.find(({ id: mark }) => mark === 'bench-3')?.heightMm).toBe(50);
+    undo();
+    expect(now().marks.find(({ id: mark }) => mark === 'bench-3')?.heightMm).toBe(43);
+  });
+
+  it('the last change is kept also when another project is opened at once', async () => {
+    const demo = await addDemo();
+    const own = await addNew();
+    await open(demo);
+    edit((project) => ({ ...project, notes: 'just now' }));
+    await open(own);
+    await vi.waitFor(async () => expect((await openKept(demo))?.project.notes).toBe('just now'));
+    expect((await openKept(own))?.project.notes).toBe('');
+  });
+
+  it('says so when the disk is full, and saves again at the next change', async () => {
+    const id = await addDemo();
+    await open(id);
+    vi.spyOn(database.projects, 'update').mockRejectedValueOnce(
+      Object.assign(new Error('full'), { name: 'QuotaExceededError' }),
+    );
+    edit((project) => ({ ...project, notes: 'a' }));
+    await vi.waitFor(() => expect(saveStore.getState().save).toEqual({ kind: 'failed', why: 'the disk is full' }));
+    edit((project) => ({ ...project, notes: 'b' }));
+    await saved();
+    expect((await openKept(id))?.project.notes).toBe('b');
+  });
+});
