@@ -31,8 +31,9 @@ test('the demo opens; raising a bench changes everything after it; reload, undo,
   const file = await app.exportFile('Harl Quarry');
   await app.projects();
   await page.getByRole('button', { name: 'Delete Harl Quarry' }).click();
-  await expect(page.getByText('Harl Quarry was deleted.')).toBeVisible();
-  await page.keyboard.press('Escape');
+  await expect(page.getByText('Harl Quarry was deleted.', { exact: true })).toBeVisible();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await app.settled();
   await app.importFile(file);
   await expect(page.getByRole('dialog')).toBeHidden();
   expect(await app.figures()).toEqual(raised);

@@ -42,7 +42,7 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
   await app.write('Height', '12');
   await app.settled();
   await page.getByRole('button', { name: 'Delete mark' }).click();
-  await expect(page.getByText('Spot 19 was deleted.')).toBeVisible();
+  await expect(page.getByText('Spot 19 was deleted.', { exact: true })).toBeVisible();
 
   const section = page.getByRole('img', { name: /^Section along/ });
   const words = await section.getAttribute('aria-label');
@@ -132,6 +132,7 @@ test('by keyboard alone: raise a bench, draw a contour, nudge its point, choose 
 
   const download = page.waitForEvent('download');
   await key('Control+k');
+  await expect(page.getByRole('combobox', { name: 'Commands' })).toBeFocused();
   await page.keyboard.type('export');
   await key('Enter');
   expect((await download).suggestedFilename()).toBe('harl-quarry.hosket.json');
@@ -139,7 +140,9 @@ test('by keyboard alone: raise a bench, draw a contour, nudge its point, choose 
   await key('Alt+p');
   await tabTo(/^Delete Harl Quarry/);
   await key('Enter');
-  await expect(page.getByText('Harl Quarry was deleted.')).toBeVisible();
+  await expect(page.getByText('Harl Quarry was deleted.', { exact: true })).toBeVisible();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await app.settled();
   await key('Alt+p');
   await tabTo(/^Bring back Harl Quarry/);
   await key('Enter');

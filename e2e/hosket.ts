@@ -87,7 +87,10 @@ export class App {
   async exportFile(name: string): Promise<string> {
     await this.projects();
     const download = this.page.waitForEvent('download');
-    await this.page.getByRole('button', { name: `Export ${name}`, exact: true }).click();
+    await this.page
+      .getByRole('button', { name: `Export ${name}`, exact: true })
+      .first()
+      .click();
     const path = await (await download).path();
     await this.page.keyboard.press('Escape');
     return path;

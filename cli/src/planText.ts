@@ -41,12 +41,13 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(rule('Heights'));
   lines.push(
     table([
-      ['mark', 'wanted', 'foam wanted', 'foam there', 'what to do'],
+      ['mark', 'wanted', 'foam wanted', 'foam there', 'off by', 'what to do'],
       ...chosen.levels.map((level) => [
         level.name || level.markId,
         mm(level.wantedMm),
         mm(level.targetMm),
         mm(level.foamThereMm),
+        `±${level.errorMixedMm.toFixed(1)}`,
         level.instruction,
       ]),
     ]),

@@ -13,7 +13,7 @@ const MINUTE_MS = 60_000;
 const clockMinutes = (text: string) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3));
 
 /** No plan is followed further than this; something is wrong with the hours if it is. */
-export const MOST_DAYS = 1500;
+const MOST_DAYS = 1500;
 
 /** The builder's sittings at the bench, day after day from the start date. */
 export function* sittings(bench: Project['bench']): Generator<Stretch> {

@@ -30,7 +30,7 @@ const LEAST_SESSION_MIN = 10;
 
 /** How a range becomes one number in a run of the calendar: `key` says whose it is, so that a run can draw each afresh. */
 export type Pick = (range: Range, key: string) => number;
-export const likely: Pick = (range) => range.likely;
+const likely: Pick = (range) => range.likely;
 
 /**
  * Stages one after another in the builder's bench hours; waits run day and night. An operation begins when the hands are free and what it

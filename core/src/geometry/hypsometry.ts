@@ -4,7 +4,7 @@ import type { Grid } from './grid.ts';
 export const LEVEL_STEP_MM = 0.05;
 
 /** Ground this little under a level still counts as reaching it (a flat that is to land on a joint does), mm. */
-export const FLUSH_MM = 0.01;
+const FLUSH_MM = 0.01;
 
 /** The height whose outline belongs to the area at a level (see `hypsometryOf`), mm. */
 export const outlineHeight = (levelMm: number): number => Math.max(levelMm - FLUSH_MM, FLUSH_MM);

@@ -67,11 +67,11 @@ export interface LayerPlan {
 }
 
 /** Outline at the bottom of a layer, half way up it, or at its top. */
-export const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
+const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
 
-export const thicknessOf = (sheet: Sheet): number => toStep(sheet.measuredMm ?? sheet.nominalMm);
+const thicknessOf = (sheet: Sheet): number => toStep(sheet.measuredMm ?? sheet.nominalMm);
 
-export function kindsOf(project: Pick<Project, 'sheets' | 'stacking'>): SheetKind[] {
+function kindsOf(project: Pick<Project, 'sheets' | 'stacking'>): SheetKind[] {
   return project.sheets.map((sheet) => ({
     id: sheet.id,
     thicknessMm: thicknessOf(sheet),
@@ -79,7 +79,7 @@ export function kindsOf(project: Pick<Project, 'sheets' | 'stacking'>): SheetKin
   }));
 }
 
-export const ruleFor = (stacking: Project['stacking'], school: School): StackRule => ({
+const ruleFor = (stacking: Project['stacking'], school: School): StackRule => ({
   alpha: alphaOf[school],
   glueLineMm: toStep(stacking.glueLineMm ?? glueData[stacking.glue].lineMm.likely),
   leastStepMm: stacking.leastStepMm,

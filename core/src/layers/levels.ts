@@ -62,7 +62,7 @@ function instructionOf(work: Level['work'], workMm: number, layer: number): stri
   return layer ? `fill ${workMm.toFixed(1)} mm over joint ${layer}` : `fill ${workMm.toFixed(1)} mm over the board`;
 }
 
-export function toleranceOf(step: Step, sheets: readonly Sheet[]): number {
+function toleranceOf(step: Step, sheets: readonly Sheet[]): number {
   const sheet = sheets.find((candidate) => candidate.id === step.kind.id);
   if (!sheet) return 0;
   return sheet.toleranceMm ?? usualToleranceMm(sheet.nominalMm, sheet.measuredMm !== null);

@@ -1,1 +1,2 @@
+export type { StageId, StageTakeoff } from './stage.ts';
 export * from './takeoff.ts';

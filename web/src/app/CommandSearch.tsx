@@ -12,7 +12,6 @@ export function CommandSearch({ commands }: { commands: readonly Command[] }) {
       <Search label="Commands">
         <Search.Input
           placeholder="Write part of its name"
-          aria-label="Part of the command's name"
           className="mb-2 w-full rounded-md border border-line bg-plaster px-3 py-1.5 text-base"
         />
         <Search.List label="Commands found" className="max-h-[50vh] overflow-y-auto">

@@ -18,27 +18,28 @@ const arrows: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], 
 /** Something on the plan that can be dragged, nudged with the arrow keys (1 mm, Shift 10 mm) and deleted. */
 export function Handle({ label, at, onPreview, onMove, onRemove, children }: Props) {
   const frame = useFrame();
-  const drag = useRef<{ from: Point; to: Point } | null>(null);
+  // Where the pointer and the thing stood when the drag began, and where it would go.
+  const drag = useRef<{ pointer: Point; start: Point; to: Point } | null>(null);
 
   const down = (event: PointerEvent<SVGGElement>) => {
     if (event.button !== 0) return;
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { from: frame.toBase(event), to: at };
+    drag.current = { pointer: frame.toBase(event), start: at, to: at };
   };
   const move = (event: PointerEvent) => {
     if (!drag.current) return;
     const [x, y] = frame.toBase(event);
-    const { from } = drag.current;
-    drag.current.to = [at[0] + x - from[0], at[1] + y - from[1]];
+    const { pointer, start } = drag.current;
+    drag.current.to = [start[0] + x - pointer[0], start[1] + y - pointer[1]];
     onPreview(drag.current.to);
   };
   const up = () => {
     if (!drag.current) return;
-    const { to } = drag.current;
+    const { start, to } = drag.current;
     drag.current = null;
     onPreview(null);
-    if (to[0] !== at[0] || to[1] !== at[1]) onMove(to);
+    if (to[0] !== start[0] || to[1] !== start[1]) onMove(to);
   };
   const giveUp = () => {
     drag.current = null;

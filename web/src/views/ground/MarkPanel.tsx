@@ -16,7 +16,7 @@ export function MarkPanel({ mark }: { mark: Mark }) {
   const remove = () => {
     edit((p) => removeMark(p, mark.id));
     pickMark(null);
-    sayToast(`${mark.name || 'The mark'} was deleted.`, { name: 'Undo', run: undo });
+    sayToast(`${mark.name || 'The mark'} was deleted.`, { name: 'Bring it back', run: undo });
   };
   return (
     <>
@@ -66,6 +66,9 @@ export function MarkPanel({ mark }: { mark: Mark }) {
           </Line>
           <Line name="Foam there" remark={level.instruction}>
             <Figure text={say.mm(level.foamThereMm)} />
+          </Line>
+          <Line name="The joint may lie off by" remark={`${say.mm(level.errorWorstMm)} if all sheets err alike`}>
+            <Figure text={say.mm(level.errorMixedMm)} />
           </Line>
         </div>
       )}

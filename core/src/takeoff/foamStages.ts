@@ -1,0 +1,104 @@
+import type { LayerPlan } from '../layers/index.ts';
+import { foams, glueData, labour } from '../materials/index.ts';
+import type { Project } from '../project/index.ts';
+import { sum } from '../units/index.ts';
+import { amountOf, measured, times } from './amounts.ts';
+import { cm2, type StageTakeoff } from './stage.ts';
+
+export function cutting(project: Project, plan: LayerPlan): StageTakeoff {
+  const outlineM = plan.layers.reduce((total, layer) => total + layer.outlineMm, 0) / 1000;
+  const thickM =
+    plan.layers.filter((layer) => layer.thicknessMm > 10).reduce((total, layer) => total + layer.outlineMm, 0) / 1000;
+  const parts = [
+    amountOf('min', outlineM, 'outline x marking out', [], [times(labour.markOut)]),
+    amountOf('min', outlineM - thickM, 'thin outline x cutting', [], [times(labour.cutThin)]),
+    amountOf('min', thickM, 'thick outline x cutting', [], [times(labour.cutThick)]),
+  ];
+  return {
+    stage: 'cut',
+    title: 'Cut the layers',
+    areaMm2: plan.layers.reduce((total, layer) => total + layer.areaMm2, 0),
+    materials: plan.sheetsUsed.map(({ sheetId, areaMm2, sheets }) => {
+      const sheet = project.sheets.find((candidate) => candidate.id === sheetId);
+      return {
+        name: `${sheet?.name || foams[sheet?.material ?? 'xps'].label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
+        amount: measured('each', sheets, 'area of the pieces / (sheet area x yield), rounded up', [
+          cm2('pieces', areaMm2),
+          { name: 'yield of a sheet', value: project.stacking.sheetYieldPercent, unit: '%' },
+        ]),
+      };
+    }),
+    handsOn: {
+      ...sum(parts),
+      unit: 'min',
+      working: {
+        expression: 'outline x marking out + outline x cutting',
+        inputs: [
+          { name: 'outline', value: outlineM, unit: 'm' },
+          { name: 'of it thicker than 10 mm', value: thickM, unit: 'm' },
+        ],
+        coefficients: [labour.markOut, labour.cutThin, labour.cutThick],
+      },
+    },
+    batches: null,
+    coats: 1,
+    note: 'Fresh blade, metal rule, cut away from the holding hand.',
+  };
+}
+
+/** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is that of the layer laid on it. */
+export function gluing(project: Project, plan: LayerPlan): StageTakeoff {
+  const glue = glueData[project.stacking.glue];
+  const areaMm2 = plan.layers.reduce((total, layer) => total + layer.areaMm2, 0);
+  const perArea = amountOf('min', areaMm2 / 1e4, '', [], [times(labour.glueArea)]);
+  const perLayer = amountOf('min', plan.layers.length, '', [], [times(labour.glueLayer)]);
+  return {
+    stage: 'glue',
+    title: `Glue the layers, ${project.stacking.glue}`,
+    areaMm2,
+    materials: [
+      {
+        name: `Joint glue, ${project.stacking.glue}`,
+        amount: amountOf(
+          'g',
+          areaMm2 / 1e6,
+          'joint area x spread',
+          [cm2('joints, board included', areaMm2)],
+          [times(glue.spread)],
+        ),
+      },
+    ],
+    handsOn: {
+      ...sum([perArea, perLayer]),
+      unit: 'min',
+      working: {
+        expression: 'layers x gluing + joint area x spreading',
+        inputs: [{ name: 'layers', value: plan.layers.length, unit: '' }, cm2('joints', areaMm2)],
+        coefficients: [labour.glueLayer, labour.glueArea],
+      },
+    },
+    batches: null,
+    coats: plan.layers.length,
+    note: glue.note,
+  };
+}
+
+export function carving(plan: LayerPlan): StageTakeoff | null {
+  if (plan.carveMl < 0.5) return null;
+  return {
+    stage: 'carve',
+    title: 'Carve back to the line',
+    areaMm2: plan.layers.reduce((total, layer) => total + layer.areaMm2, 0),
+    materials: [],
+    handsOn: amountOf(
+      'min',
+      plan.carveMl / 1000,
+      'foam carved off x carving',
+      [{ name: 'foam carved off', value: plan.carveMl / 1000, unit: 'L' }],
+      [times(labour.carve)],
+    ),
+    batches: null,
+    coats: 1,
+    note: 'Dust mask when rasping or sanding; hot wire only outdoors or extracted, with an organic-vapour mask.',
+  };
+}
