@@ -2,7 +2,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    testTimeout: 20_000,
+    testTimeout: 60_000,
     projects: [
       { extends: true, test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' } },
       {

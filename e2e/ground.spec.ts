@@ -94,6 +94,7 @@ test('by keyboard alone: raise a bench, draw a contour, nudge its point, choose 
 
   await tabTo(/^Bench 3/);
   await key('Enter');
+  await expect(page.getByRole('heading', { name: 'Bench 3' })).toBeFocused();
   await tabTo(/^Height$/);
   await key('Control+a');
   await page.keyboard.type('50');

@@ -6,6 +6,8 @@ import type { Pins } from './lattice.ts';
 export interface Bounds {
   lower: Float64Array;
   upper: Float64Array;
+  /** 1 for the nodes of a flat. */
+  flat: Uint8Array;
 }
 
 /** A patch of nodes with no line between them, and the marks that touch it. */
@@ -32,7 +34,11 @@ export function boundsOfMarks(grid: Grid, marks: readonly Mark[], pins: Pins): B
   const limits = patches.map((patch) => limitsOf(patch, grid, marks, intervals, patches));
   const lower = new Float64Array(columns * rows);
   const upper = new Float64Array(columns * rows);
-  for (let n = 0; n < label.length; n++) [lower[n], upper[n]] = limits[label[n]];
+  const flat = new Uint8Array(columns * rows);
+  for (let n = 0; n < label.length; n++) {
+    [lower[n], upper[n]] = limits[label[n]];
+    if (lower[n] === upper[n]) flat[n] = 1;
+  }
   // A node that a line runs through has the line's height and nothing else.
   for (let k = 0; k < pins.heights.length; k++) {
     if (marks[pins.marks[k]].kind === 'spot') continue;
@@ -40,7 +46,7 @@ export function boundsOfMarks(grid: Grid, marks: readonly Mark[], pins: Pins): B
       if (pins.weights[4 * k + s] > 1 - 1e-9)
         lower[pins.nodes[4 * k + s]] = upper[pins.nodes[4 * k + s]] = pins.heights[k];
   }
-  return { lower, upper };
+  return { lower, upper, flat };
 }
 
 /** Numbers the patches of nodes that can be reached without crossing a line. */

@@ -85,3 +85,26 @@ export function pinsOf(grid: Grid, marks: readonly Mark[]): Pins {
     blocked,
   };
 }
+
+/**
+ * The same pins for a coarse lattice with folds: where a line crosses an edge between a flat and free ground, the height it gives is that
+ * of the free ground carried on straight to the line. Without this a flat would reach on to the next node, which matters when cells are wide.
+ */
+export function foldedPins(pins: Pins, flat: Uint8Array, columns: number): Pins {
+  const nodes = pins.nodes.slice();
+  const weights = pins.weights.slice();
+  for (let p = 0; p < nodes.length; p += 4) {
+    if (weights[p + 2] !== 0 || weights[p + 3] !== 0) continue;
+    const [a, b] = [nodes[p], nodes[p + 1]];
+    if (flat[a] === flat[b]) continue;
+    const [near, back] = flat[a] ? [b, weights[p]] : [a, weights[p + 1]];
+    const far = 2 * near - (flat[a] ? a : b);
+    const sameRow = Math.abs(b - a) !== 1 || Math.floor(far / columns) === Math.floor(near / columns);
+    if (far < 0 || far >= flat.length || !sameRow || flat[far]) continue;
+    nodes[p] = near;
+    weights[p] = 1 + back;
+    nodes[p + 1] = far;
+    weights[p + 1] = -back;
+  }
+  return { ...pins, nodes, weights };
+}

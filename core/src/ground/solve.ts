@@ -2,7 +2,7 @@ import type { Grid } from '../geometry/index.ts';
 import type { Mark } from '../project/index.ts';
 import { applyEnergy, type Energy, energyDiagonal, energyOf, pinForces } from './bending.ts';
 import { type Bounds, boundsOfMarks } from './bounds.ts';
-import { type Pins, pinsOf } from './lattice.ts';
+import { foldedPins, type Pins, pinsOf } from './lattice.ts';
 
 /** Tension against bending, 1/mm2: beyond about 1/sqrt of it (50 mm) the ground is drawn straight rather than bent. */
 const TENSION_PER_MM2 = 0.0004;
@@ -42,8 +42,8 @@ export function* solveGround(grid: Grid, marks: readonly Mark[]): Generator<unde
   for (let k = 0; k < lattices.length; k++) {
     const lattice = lattices[k];
     const finest = k === lattices.length - 1;
-    const pins = finest ? finePins : pinsOf(lattice, marks);
     const bounds = finest ? fineBounds : thinned(fineBounds, grid, lattice, 2 ** (lattices.length - 1 - k));
+    const pins = finest ? finePins : foldedPins(pinsOf(lattice, marks), bounds.flat, lattice.columns);
     z = z ? refined(z, lattices[k - 1], lattice) : levelled(lattice, pins);
     clamp(z, bounds);
     yield* relax(lattice, pins, bounds, z, finest ? STEPS_FINE : STEPS_COARSE);
@@ -62,13 +62,15 @@ function thinned(bounds: Bounds, fine: Grid, lattice: Grid, stride: number): Bou
   const count = lattice.columns * lattice.rows;
   const lower = new Float64Array(count);
   const upper = new Float64Array(count);
+  const flat = new Uint8Array(count);
   for (let j = 0, n = 0; j < lattice.rows; j++)
     for (let i = 0; i < lattice.columns; i++, n++) {
       const from = Math.min(j * stride, fine.rows - 1) * fine.columns + Math.min(i * stride, fine.columns - 1);
       lower[n] = bounds.lower[from];
       upper[n] = bounds.upper[from];
+      flat[n] = bounds.flat[from];
     }
-  return { lower, upper };
+  return { lower, upper, flat };
 }
 
 /** Heights of a coarse lattice carried to one of half the cell, linear between. */
@@ -103,7 +105,7 @@ interface Search {
 
 /** Rounds of: find which nodes are held by their bounds, search over the others, put everything back within bounds. */
 function* relax(lattice: Grid, pins: Pins, bounds: Bounds, z: Float64Array, steps: number): Generator<undefined, void> {
-  const energy = energyOf(lattice.columns, lattice.rows, TENSION_PER_MM2 * lattice.cellMm ** 2, pins);
+  const energy = energyOf(lattice.columns, lattice.rows, bounds.flat, TENSION_PER_MM2 * lattice.cellMm ** 2, pins);
   const empty = () => new Float64Array(z.length);
   const search: Search = {
     energy,

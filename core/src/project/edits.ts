@@ -58,3 +58,19 @@ export const changeSheet = (project: Project, id: string, change: Partial<Omit<S
   ...project,
   sheets: project.sheets.map((sheet) => (sheet.id === id ? { ...sheet, ...change } : sheet)),
 });
+
+type Shape = Project['base']['shape'];
+
+/** Another shape or size of base. Marks stay where they are; section lines are brought back onto the new box. */
+export function changeShape(project: Project, change: Partial<Shape>): Project {
+  const shape = { ...project.base.shape, ...change } as Shape;
+  const inside = ([x, y]: Point): [number, number] => [Math.min(x, shape.widthMm), Math.min(y, shape.depthMm)];
+  const before = project.base.shape;
+  const sections = project.sections.map((section) => {
+    // An end on the far edge stays on it.
+    const follow = ([x, y]: Point): [number, number] =>
+      inside([x >= before.widthMm ? shape.widthMm : x, y >= before.depthMm ? shape.depthMm : y]);
+    return { ...section, from: follow(section.from), to: follow(section.to) };
+  });
+  return { ...project, base: { ...project.base, shape }, sections };
+}

@@ -5,6 +5,7 @@ import {
   baseOutline,
   basePresets,
   changeMark,
+  changeShape,
   freeId,
   type Mark,
   markPoints,
@@ -141,6 +142,13 @@ describe('edits leave the old project as it was', () => {
     expect(changeMark(withLine, 'c', { heightMm: 17 }).marks[0].heightMm).toBe(17);
     expect(removeMark(withLine, 'c').marks).toEqual([]);
     expect(withLine).toEqual(frozen);
+  });
+
+  it('a smaller base keeps its section line on it, a larger one stretches a line that ran to the edge', () => {
+    const smaller = changeShape(project, { widthMm: 200, depthMm: 90 });
+    expect(smaller.sections[0]).toMatchObject({ from: [0, 90], to: [200, 90] });
+    expect(changeShape(project, { widthMm: 400 }).sections[0].to).toEqual([400, 105]);
+    expect(changeShape(project, { kind: 'oval' }).base.shape).toEqual({ kind: 'oval', widthMm: 297, depthMm: 210 });
   });
 
   it('a free id is free', () => expect(freeId('c', [{ id: 'c-1' }, { id: 'c-3' }])).toBe('c-4'));

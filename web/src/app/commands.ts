@@ -69,6 +69,8 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
 export function commandByKey(commands: readonly Command[], event: KeyboardEvent): Command | undefined {
   const writing = event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(event.target.tagName);
   const control = event.ctrlKey || event.metaKey;
+  if (control && /^[zy]$/i.test(event.key) && event.target instanceof HTMLElement && event.target.dataset.writing)
+    return undefined;
   if (event.key === '?' && !writing && !control) return commands.find(({ keys }) => keys === '?');
   if (control && event.key.toLowerCase() === 'y') return commands.find(({ name }) => name === 'Redo');
   const letter = event.code.replace(/^(Key|Digit)/, '');

@@ -35,7 +35,7 @@ interface Props {
   children: ReactNode;
 }
 
-/** Fits the base into the room there is; everything inside is drawn in its millimetres. */
+/** Fits the base into the room of the positioned element round it; everything inside is drawn in its millimetres. */
 export function PlanFrame({ widthMm, depthMm, under, label, children }: Props) {
   const [room, width, height] = useSize();
   const svg = useRef<SVGSVGElement>(null);
@@ -60,7 +60,7 @@ export function PlanFrame({ widthMm, depthMm, under, label, children }: Props) {
     };
   }, [width, height, widthMm, depthMm]);
   return (
-    <div ref={room} className="relative h-full min-h-0 w-full overflow-hidden">
+    <div ref={room} className="absolute inset-0 overflow-hidden">
       {width > 0 && (
         <FrameContext.Provider value={frame}>
           <div

@@ -1,23 +1,17 @@
-import type { Point, Project, SectionLine } from '@hosket/core';
-import { useState } from 'react';
+import type { Point } from '@hosket/core';
 import { edit, useProject } from '../store/projectStore.ts';
 import { useFrame } from './Frame.tsx';
 import { Handle } from './Handle.tsx';
+import { dragSection, moveSection, useSectionLine } from './sectionLine.ts';
 
 type End = 'from' | 'to';
-
-export const moveSection = (project: Project, id: string, change: Partial<Pick<SectionLine, End>>): Project => ({
-  ...project,
-  sections: project.sections.map((section) => (section.id === id ? { ...section, ...change } : section)),
-});
 
 /** The line along which the section below is cut: drag an end to turn it, the square in the middle to move the whole. */
 export function PlanSection() {
   const { sections } = useProject();
   const { place, widthMm, depthMm } = useFrame();
-  const [preview, setPreview] = useState<Partial<Pick<SectionLine, End>> | null>(null);
+  const shown = useSectionLine();
   const section = sections[0];
-  const shown = { ...section, ...preview };
   const inside = ([x, y]: Point): [number, number] => [
     Math.min(widthMm, Math.max(0, x)),
     Math.min(depthMm, Math.max(0, y)),
@@ -33,7 +27,7 @@ export function PlanSection() {
     <Handle
       label={`${which === 'from' ? 'Left' : 'Right'} end of section ${section.name}, ${section[which][0]} mm across, ${section[which][1]} mm away`}
       at={section[which]}
-      onPreview={(at) => setPreview(at && { [which]: inside(at) })}
+      onPreview={(at) => dragSection(at && { [which]: inside(at) })}
       onMove={(at) => edit((project) => moveSection(project, section.id, { [which]: inside(at) }))}
     >
       <circle r={5} fill="#22272b" stroke="#fcfbf8" strokeWidth={1.5} />
@@ -46,7 +40,7 @@ export function PlanSection() {
       <Handle
         label={`Whole of section ${section.name}`}
         at={middle}
-        onPreview={(at) => setPreview(at && moved(at))}
+        onPreview={(at) => dragSection(at && moved(at))}
         onMove={(at) => edit((project) => moveSection(project, section.id, moved(at)))}
       >
         <rect x={-5} y={-5} width={10} height={10} fill="#22272b" stroke="#fcfbf8" strokeWidth={1.5} />

@@ -6,6 +6,7 @@ import { pickLayer, usePicked, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { Figure, useSay } from '../ui/Figures.tsx';
 import { chosenSchool, usePlan } from '../worker/planStore.ts';
+import { useSectionLine } from './sectionLine.ts';
 import { sectionPaths } from './sectionShape.ts';
 import { useSize } from './useSize.ts';
 
@@ -74,14 +75,14 @@ function Legend() {
 }
 
 function SectionDrawing() {
-  const { sections, base } = useProject();
+  const { base } = useProject();
   const { report, fields } = usePlan();
   const stretch = useView((view) => view.stretch);
   const picked = usePicked((state) => state.layer);
   const [room, width, height] = useSize();
   const [under, setUnder] = useState<SectionSample | null>(null);
   const say = useSay();
-  const { from, to } = sections[0];
+  const { from, to } = useSectionLine();
   const layers = useMemo(() => (report ? chosenSchool(report).layers : []), [report]);
   const samples = useMemo(
     () =>

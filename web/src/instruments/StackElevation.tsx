@@ -33,8 +33,8 @@ export function StackElevation({ school }: { school: SchoolReport }) {
     floor + 2,
   );
   const names = STACK.left + STACK.width + 38;
-  const end = Math.max(names + 190, width - 4);
-  const letters = Math.floor((end - 128 - names) / 6.4);
+  const end = width - 4;
+  const letters = Math.max(5, Math.floor((end - 128 - names) / 6.4));
   const short = (mm: number) => say.mm(mm).replace(/ mm$/, '');
   return (
     <div ref={room} className="h-full min-h-0 overflow-y-auto overflow-x-hidden">

@@ -38,8 +38,15 @@ export const restore = (id: string): Promise<number> => database.projects.update
 
 export const listKept = (): Promise<Kept[]> => database.projects.orderBy('changedAt').reverse().toArray();
 
-/** The project to open when none is asked for: the one changed last, or the demo on a first start. */
-export async function firstToOpen(): Promise<string> {
-  const last = (await listKept()).find((kept) => kept.deletedAt === null);
-  return last?.id ?? addDemo();
+let opening: Promise<string> | null = null;
+
+/** The project to open when none is asked for: the one changed last, or the demo on a first start (once, however often it is asked). */
+export function firstToOpen(): Promise<string> {
+  opening ??= (async () => {
+    const last = (await listKept()).find((kept) => kept.deletedAt === null);
+    return last?.id ?? addDemo();
+  })().finally(() => {
+    opening = null;
+  });
+  return opening;
 }

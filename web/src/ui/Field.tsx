@@ -62,6 +62,8 @@ export function ReadField<T>({
     value: current?.written ?? text,
     onBlur: take,
     onKeyDown: key,
+    // While something is being written, undo belongs to the text and not to the project.
+    'data-writing': current ? true : undefined,
     'aria-invalid': why ? true : undefined,
     'aria-describedby': why ? `${id}-why` : undefined,
     className: `w-full rounded-md border bg-sheet px-2 py-0.5 text-sm ${why ? 'border-plum' : 'border-line'} ${narrow ? 'figure text-right' : ''}`,

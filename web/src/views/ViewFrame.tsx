@@ -1,5 +1,5 @@
 import type { Finding } from '@hosket/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { pickMark } from '../store/viewStore.ts';
 import { usePlan } from '../worker/planStore.ts';
@@ -32,11 +32,26 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills }: P
         aria-label={sideTitle}
         className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-4 max-[999px]:border-l-0 max-[999px]:border-t"
       >
-        <h2 className="mb-1 text-base">{sideTitle}</h2>
+        <SideHeading title={sideTitle} />
         <Findings />
         {side}
       </aside>
     </div>
+  );
+}
+
+/** Takes the focus when what had it went away with the panel before, so that keyboards stay where they were. */
+function SideHeading({ title }: { title: string }) {
+  const heading = useRef<HTMLHeadingElement>(null);
+  const before = useRef(title);
+  useEffect(() => {
+    if (before.current !== title && document.activeElement === document.body) heading.current?.focus();
+    before.current = title;
+  }, [title]);
+  return (
+    <h2 ref={heading} tabIndex={-1} className="mb-1 text-base">
+      {title}
+    </h2>
   );
 }
 

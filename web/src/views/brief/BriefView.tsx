@@ -1,4 +1,4 @@
-import { basePresets, boards, formatScale, namedScales, type Project, parseScale } from '@hosket/core';
+import { basePresets, boards, changeShape, formatScale, namedScales, type Project, parseScale } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField, ReadField, TickField, WordsField } from '../../ui/Field.tsx';
 import { Line, useSay } from '../../ui/Figures.tsx';
@@ -74,9 +74,7 @@ function About({ project }: { project: Project }) {
   );
 }
 
-type Shape = Project['base']['shape'];
-const changeShape = (change: Partial<Shape>) =>
-  edit((p) => ({ ...p, base: { ...p.base, shape: { ...p.base.shape, ...change } as Shape } }));
+const changeBase = (change: Parameters<typeof changeShape>[1]) => edit((p) => changeShape(p, change));
 
 function BaseFields({ project }: { project: Project }) {
   const { shape } = project.base;
@@ -88,7 +86,7 @@ function BaseFields({ project }: { project: Project }) {
         label="Shape"
         value={shape.kind}
         options={['rectangle', 'oval']}
-        onValue={(kind) => changeShape({ kind })}
+        onValue={(kind) => changeBase({ kind })}
       />
       <ChoiceField
         label="Usual size"
@@ -96,7 +94,7 @@ function BaseFields({ project }: { project: Project }) {
         options={[{ value: '', text: 'own size' }, ...basePresets.map(({ name }) => ({ value: name, text: name }))]}
         onValue={(name) => {
           const size = basePresets.find((candidate) => candidate.name === name);
-          if (size) changeShape({ widthMm: size.widthMm, depthMm: size.depthMm });
+          if (size) changeBase({ widthMm: size.widthMm, depthMm: size.depthMm });
         }}
       />
       <MeasureField
@@ -104,14 +102,14 @@ function BaseFields({ project }: { project: Project }) {
         value={shape.widthMm}
         least={20}
         most={3000}
-        onValue={(widthMm) => changeShape({ widthMm })}
+        onValue={(widthMm) => changeBase({ widthMm })}
       />
       <MeasureField
         label="Depth"
         value={shape.depthMm}
         least={20}
         most={3000}
-        onValue={(depthMm) => changeShape({ depthMm })}
+        onValue={(depthMm) => changeBase({ depthMm })}
       />
       <p className="col-span-2 text-xs text-muted">Marks stay where they are when the size changes.</p>
     </fieldset>

@@ -30,7 +30,7 @@ export function GroundView() {
       side={mark ? <MarkPanel mark={mark} /> : <MarkList />}
     >
       <Tools />
-      <div className="min-h-[260px] flex-1">
+      <div className="relative min-h-[300px] flex-1">
         <PlanView editable />
       </div>
     </ViewFrame>

@@ -1,4 +1,4 @@
-import { moveSection } from '../../instruments/PlanSection.tsx';
+import { moveSection } from '../../instruments/sectionLine.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { MeasureField } from '../../ui/Field.tsx';
 

@@ -24,6 +24,7 @@ export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?:
       {stages.flatMap(({ stage, materials }) =>
         materials.map(({ name, amount }) => <AmountLine key={`${stage} ${name}`} name={name} amount={amount} />),
       )}
+      <SheetsWorth school={school} />
       <Line name="To carve off" remark="in the rough, before the skin">
         <Figure text={say.volume(school.carveMl)} />
       </Line>
@@ -99,6 +100,19 @@ export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?:
         Filling counts dear because it must dry.
       </p>
     </>
+  );
+}
+
+/** What the sheets taken are worth, where they have prices. */
+function SheetsWorth({ school }: { school: SchoolReport }) {
+  const { sheets, currency } = useProject();
+  const priceOf = (id: string) => sheets.find((sheet) => sheet.id === id)?.price ?? 0;
+  const worth = school.sheetsUsed.reduce((sum, used) => sum + used.sheets * priceOf(used.sheetId), 0);
+  if (!worth) return null;
+  return (
+    <Line name="These sheets are worth" remark="whole sheets, as priced in Brief">
+      <Figure text={`${worth.toFixed(2)} ${currency}`} />
+    </Line>
   );
 }
 

@@ -33,7 +33,7 @@ export function LayersView() {
         <>
           <div className="grid min-h-[200px] flex-1 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-3 max-[999px]:grid-cols-1">
             <StackElevation school={school} />
-            <div className="min-h-[220px]">
+            <div className="relative min-h-[220px]">
               <PlanView layer={layer} marks={false} />
             </div>
           </div>
