@@ -7,6 +7,7 @@ import {
   sayClock,
   sayHours,
   sayMinutes,
+  sayWork,
   type UnitSystem,
 } from '@hosket/core';
 
@@ -48,7 +49,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
         mm(level.targetMm),
         mm(level.foamThereMm),
         `±${level.errorMixedMm.toFixed(1)}`,
-        level.instruction,
+        sayWork(level, system),
       ]),
     ]),
   );

@@ -29,6 +29,7 @@ const levelSchema = z.strictObject({
   foamThereMm: z.number(),
   work: z.enum(['carve', 'fill', 'flush']),
   workMm: z.number(),
+  layer: z.number().int(),
   instruction: z.string(),
   errorMixedMm: z.number(),
   errorWorstMm: z.number(),

@@ -1,12 +1,18 @@
+import { areaAbove } from '../geometry/index.ts';
 import { compound } from '../materials/index.ts';
 import type { Rule } from './finding.ts';
 
 const tenth = (value: number) => value.toFixed(1);
 
+/** A summit smaller than this, 15 mm above the last layer, is not foam's business, mm2. */
+const TIP_MM2 = 200;
+
 /** More than a thick coat of paste on top of the stack means that foam is missing there. */
 export const stackTooLow: Rule = ({ project, target, layers }) => {
   const missing = target.curve.highestMm - layers.topMm;
-  if (missing <= compound.mostPerCoatMm.high) return [];
+  const deepest = compound.mostPerCoatMm.high;
+  // A tip too small for another piece of foam is made of paste.
+  if (missing <= deepest || areaAbove(target.curve, layers.topMm + deepest) < TIP_MM2) return [];
   const highest = layers.levels.find((level) => level.targetMm > layers.topMm);
   const where = highest
     ? `${highest.name || 'The highest mark'} (${tenth(highest.wantedMm)} mm)`

@@ -22,6 +22,8 @@ export interface StackRule {
   glueLineMm: number;
   /** Another sheet is laid only where at least this much height is left. */
   leastStepMm: number;
+  /** No more than this is left to paste above the last layer, when the sheets allow it. */
+  mostFillMm: number;
   costs: StackCosts;
 }
 
@@ -75,6 +77,15 @@ export function layOn(curve: Hypsometry, kind: SheetKind, fromMm: number, rule: 
 export const stepCost = (step: Step, { costs }: StackRule): number =>
   costs.perLayerMin + (costs.carveMinPerL * step.carveMl + costs.fillMinPerL * step.fillMl) / 1000;
 
+/** Weighs more than any minutes: a stack that leaves too much to paste is taken only when no other can be built. */
+const TOO_LOW_MIN_PER_MM = 1e5;
+
+/** What ending the stack at a height costs: the fill above it, and dearly every millimetre more than paste may be deep. */
+export function endCost(curve: Hypsometry, heightMm: number, { costs, mostFillMm }: StackRule): number {
+  const tooLow = Math.max(0, curve.highestMm - heightMm - mostFillMm);
+  return (costs.fillMinPerL * volumeAbove(curve, heightMm)) / ML / 1000 + TOO_LOW_MIN_PER_MM * tooLow;
+}
+
 /** A way of reaching a height: its cost, what it takes from each scarce kind, and its last layer. */
 interface Label {
   costMin: number;
@@ -86,7 +97,8 @@ interface Label {
 /**
  * The cheapest stack of sheets under a foam target, for the stated cost: exact dynamic programming over the heights that stacks reach
  * (in steps of LEVEL_STEP_MM). Each height keeps every way of reaching it that no other way beats in both cost and use of scarce sheets,
- * so limited stocks are respected without losing the best answer. The empty stack is a stack: then everything is fill.
+ * so limited stocks are respected without losing the best answer. A stack that leaves more than `mostFillMm` to paste is taken only when
+ * the sheets allow no other. The empty stack is a stack: then everything is fill.
  */
 export function chooseStack(curve: Hypsometry, kinds: readonly SheetKind[], rule: StackRule): Stack {
   const whole = areaAbove(curve, 0);
@@ -105,10 +117,10 @@ export function chooseStack(curve: Hypsometry, kinds: readonly SheetKind[], rule
     const at = takeLowest(heights);
     const fromMm = at * LEVEL_STEP_MM;
     const labels = reached.get(at) ?? [];
-    const cap = (rule.costs.fillMinPerL * volumeAbove(curve, fromMm)) / ML / 1000;
+    const end = endCost(curve, fromMm, rule);
     for (const label of labels)
-      if (label.costMin + cap < bestTotal - 1e-9) {
-        bestTotal = label.costMin + cap;
+      if (label.costMin + end < bestTotal - 1e-9) {
+        bestTotal = label.costMin + end;
         best = label;
       }
     usable.forEach((kind, k) => {
@@ -132,7 +144,8 @@ export function chooseStack(curve: Hypsometry, kinds: readonly SheetKind[], rule
   const steps: Step[] = [];
   for (let label = best; label?.step; label = label.before) steps.unshift(label.step);
   const topMm = steps.at(-1)?.topMm ?? 0;
-  return { steps, capMl: volumeAbove(curve, topMm) / ML, costMin: Number.isFinite(bestTotal) ? bestTotal : 0 };
+  const capMl = volumeAbove(curve, topMm) / ML;
+  return { steps, capMl, costMin: (best?.costMin ?? 0) + (rule.costs.fillMinPerL * capMl) / 1000 };
 }
 
 const beats = (a: Label, b: Label) =>

@@ -1,3 +1,3 @@
 export * from './layers.ts';
-export type { Level } from './levels.ts';
+export { type Level, sayWork } from './levels.ts';
 export * from './section.ts';

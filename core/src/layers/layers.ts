@@ -12,7 +12,7 @@ import {
   volumeAbove,
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import { foams, glueData } from '../materials/index.ts';
+import { compound, foams, glueData } from '../materials/index.ts';
 import type { Project, School, Sheet } from '../project/index.ts';
 import { chooseStack, type SheetKind, type Stack, type StackRule, toStep } from './chooseStack.ts';
 import { foamTarget } from './foamTarget.ts';
@@ -83,6 +83,7 @@ const ruleFor = (stacking: Project['stacking'], school: School): StackRule => ({
   alpha: alphaOf[school],
   glueLineMm: toStep(stacking.glueLineMm ?? glueData[stacking.glue].lineMm.likely),
   leastStepMm: stacking.leastStepMm,
+  mostFillMm: compound.mostPerCoatMm.high,
   costs: stacking.costs,
 });
 

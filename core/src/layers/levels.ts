@@ -1,6 +1,7 @@
 import { boundsOf, type Grid, heightAt, insideRing, type Point } from '../geometry/index.ts';
 import { usualToleranceMm } from '../materials/index.ts';
 import { type Mark, markPoints, type Sheet } from '../project/index.ts';
+import { formatMeasure, type UnitSystem } from '../units/index.ts';
 import { foamTopAt, type Step } from './chooseStack.ts';
 
 /** What stands at a contour or spot height, and what is to be done there before the skin. */
@@ -14,6 +15,8 @@ export interface Level {
   foamThereMm: number;
   work: 'carve' | 'fill' | 'flush';
   workMm: number;
+  /** The layer carved, or the joint filled over; 0 is the board. */
+  layer: number;
   /** "carve 7.8 mm from layer 2". */
   instruction: string;
   /** How far the joint there may lie from where it should, mm: if errors mix, and if all sheets err alike. */
@@ -48,7 +51,8 @@ export function levelsOf(
         foamThereMm: topMm,
         work,
         workMm,
-        instruction: instructionOf(work, workMm, layer),
+        layer,
+        instruction: sayWork({ work, workMm, layer }),
         errorMixedMm: Math.sqrt(tolerances.reduce((sum, tolerance) => sum + tolerance ** 2, 0)),
         errorWorstMm: tolerances.reduce((sum, tolerance) => sum + tolerance, 0),
       } satisfies Level;
@@ -56,10 +60,15 @@ export function levelsOf(
     .sort((a, b) => b.wantedMm - a.wantedMm || a.name.localeCompare(b.name));
 }
 
-function instructionOf(work: Level['work'], workMm: number, layer: number): string {
+/** "carve 7.8 mm from layer 2", in the builder's units. */
+export function sayWork(
+  { work, workMm, layer }: Pick<Level, 'work' | 'workMm' | 'layer'>,
+  system: UnitSystem = 'metric',
+): string {
+  const amount = system === 'metric' ? `${workMm.toFixed(1)} mm` : formatMeasure('length', workMm, system);
   if (work === 'flush') return layer ? `flush with the top of layer ${layer}` : 'flush with the board';
-  if (work === 'carve') return `carve ${workMm.toFixed(1)} mm from layer ${layer}`;
-  return layer ? `fill ${workMm.toFixed(1)} mm over joint ${layer}` : `fill ${workMm.toFixed(1)} mm over the board`;
+  if (work === 'carve') return `carve ${amount} from layer ${layer}`;
+  return layer ? `fill ${amount} over joint ${layer}` : `fill ${amount} over the board`;
 }
 
 function toleranceOf(step: Step, sheets: readonly Sheet[]): number {

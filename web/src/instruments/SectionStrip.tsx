@@ -1,4 +1,4 @@
-import { baseOutline, type SectionSample, sectionAlong } from '@hosket/core';
+import { baseOutline, type SectionSample, sectionAlong, type UnitSystem } from '@hosket/core';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { type PointerEvent, useMemo, useState } from 'react';
 import { useProject } from '../store/projectStore.ts';
@@ -106,8 +106,10 @@ function SectionDrawing() {
     const toY = (heightMm: number) => PAD.top + (tallest - heightMm) * scale * stretch;
     return { across: toX, up: toY, paths: sectionPaths(samples, layers, toX, toY) };
   }, [samples, layers, scale, stretch, tallest]);
-  const step = tallest > 120 ? 40 : tallest > 60 ? 20 : 10;
-  const ticks = Array.from({ length: Math.floor(tallest / step) + 1 }, (_, k) => k * step);
+  const ticks = heightTicks(
+    tallest,
+    useView((view) => view.units),
+  );
   const point = (event: PointerEvent<SVGSVGElement>) => {
     const along = (event.clientX - event.currentTarget.getBoundingClientRect().left - PAD.left) / scale;
     setUnder(
@@ -127,7 +129,7 @@ function SectionDrawing() {
           onPointerMove={point}
           onPointerLeave={() => setUnder(null)}
         >
-          {ticks.map((mm) => (
+          {ticks.map(({ mm, text }) => (
             <g key={mm}>
               <line
                 x1={PAD.left - 6}
@@ -145,7 +147,7 @@ function SectionDrawing() {
                 className="figure"
                 fill="var(--muted)"
               >
-                {mm}
+                {text}
               </text>
             </g>
           ))}
@@ -191,6 +193,16 @@ function SectionDrawing() {
       />
     </div>
   );
+}
+
+/** Round heights for the scale at the left, in the builder's units. */
+function heightTicks(tallestMm: number, units: UnitSystem): { mm: number; text: string }[] {
+  const unitMm = units === 'metric' ? 10 : 25.4;
+  const step = [1, 2, 4, 8, 16].find((times) => tallestMm / (times * unitMm) <= 6) ?? 32;
+  return Array.from({ length: Math.floor(tallestMm / (step * unitMm)) + 1 }, (_, k) => ({
+    mm: k * step * unitMm,
+    text: `${k * step * (units === 'metric' ? 10 : 1)}${units === 'metric' ? '' : '″'}`,
+  }));
 }
 
 interface NotesProps {

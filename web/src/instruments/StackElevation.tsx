@@ -35,7 +35,8 @@ export function StackElevation({ school }: { school: SchoolReport }) {
   const names = STACK.left + STACK.width + 38;
   const end = width - 4;
   const letters = Math.max(5, Math.floor((end - 128 - names) / 6.4));
-  const short = (mm: number) => say.mm(mm).replace(/ mm$/, '');
+  const unit = say.mm(1).replace(/^[\d./ ]+/, '');
+  const short = (mm: number) => say.mm(mm).replace(/ (mm|in)$/, '');
   return (
     <div ref={room} className="h-full min-h-0 overflow-y-auto overflow-x-hidden">
       {width > 0 && (
@@ -48,7 +49,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
               foam wanted
             </text>
             <text x={end} y={12} textAnchor="end">
-              to do, mm
+              to do, {unit}
             </text>
           </g>
           <rect x={STACK.left - 6} y={floor} width={STACK.width + 12} height={9} fill="var(--board)" />
@@ -133,7 +134,9 @@ export function StackElevation({ school }: { school: SchoolReport }) {
                   {short(level.targetMm)}
                 </text>
                 <text x={end} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill={color}>
-                  {level.work === 'flush' ? 'flush' : `${level.work} ${level.workMm.toFixed(1)}`}
+                  {level.work === 'flush'
+                    ? 'flush'
+                    : `${level.work} ${unit === 'mm' ? level.workMm.toFixed(1) : short(level.workMm)}`}
                 </text>
               </g>
             );

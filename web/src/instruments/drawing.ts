@@ -1,4 +1,4 @@
-import { addMark, freeId, type Point, type Project } from '@hosket/core';
+import { addMark, freeId, type Mark, type Point, type Project } from '@hosket/core';
 import { create } from 'zustand';
 import { edit, projectStore } from '../store/projectStore.ts';
 import { pickMark } from '../store/viewStore.ts';
@@ -29,41 +29,44 @@ export const takeBackPoint = (): void => useDrawing.setState(({ points }) => ({ 
 /** The height a new mark begins with: that of the last one drawn, or a sheet's worth. */
 const firstHeight = (project: Project): number => project.marks.at(-1)?.heightMm ?? 20;
 
-/** Puts a point down; a spot is then done. */
-export function putPoint(at: Point): void {
-  const { kind, points } = useDrawing.getState();
-  if (kind === 'contour') useDrawing.setState({ points: [...points, at], cursor: at });
-  if (kind !== 'spot') return;
+/** Adds a mark and picks it. */
+function draw(make: (project: Project, number: number) => Mark): void {
   edit((project) => {
-    const id = freeId('spot', project.marks);
-    pickMark(id);
-    return addMark(project, {
-      kind: 'spot',
-      id,
-      name: `Spot ${project.marks.length + 1}`,
-      heightMm: firstHeight(project),
-      at: [at[0], at[1]],
-    });
+    const mark = make(project, project.marks.length + 1);
+    pickMark(mark.id);
+    return addMark(project, mark);
   });
   stopDrawing();
+}
+
+/** Puts a point down; a spot is then done. */
+export function putPoint([x, y]: Point): void {
+  const { kind, points } = useDrawing.getState();
+  if (kind === 'contour') useDrawing.setState({ points: [...points, [x, y]], cursor: [x, y] });
+  if (kind !== 'spot') return;
+  draw((project, number) => ({
+    kind: 'spot',
+    id: freeId('spot', project.marks),
+    name: `Spot ${number}`,
+    heightMm: firstHeight(project),
+    at: [x, y],
+  }));
 }
 
 /** Ends the line: closed when it has three points or more and `closed` is asked for. With fewer than two points nothing is drawn. */
 export function finishLine(closed: boolean): void {
   const { kind, points } = useDrawing.getState();
-  if (kind === 'contour' && points.length >= 2)
-    edit((project) => {
-      const id = freeId('contour', project.marks);
-      pickMark(id);
-      return addMark(project, {
-        kind: 'contour',
-        id,
-        name: `Contour ${project.marks.length + 1}`,
-        heightMm: firstHeight(project),
-        closed: closed && points.length >= 3,
-        level: false,
-        points: points.map(([x, y]) => [x, y]),
-      });
-    });
-  stopDrawing();
+  if (kind !== 'contour' || points.length < 2) {
+    stopDrawing();
+    return;
+  }
+  draw((project, number) => ({
+    kind: 'contour',
+    id: freeId('contour', project.marks),
+    name: `Contour ${number}`,
+    heightMm: firstHeight(project),
+    closed: closed && points.length >= 3,
+    level: false,
+    points: points.map(([x, y]) => [x, y]),
+  }));
 }

@@ -1,7 +1,16 @@
-import { changeMark, type Mark, markPoints, movePoint, removeMark, removePoint, splitStretch } from '@hosket/core';
+import {
+  changeMark,
+  type Mark,
+  markPoints,
+  movePoint,
+  removeMark,
+  removePoint,
+  sayWork,
+  splitStretch,
+} from '@hosket/core';
 import { Check, Plus, Trash2, X } from 'lucide-react';
 import { edit, undo } from '../../store/projectStore.ts';
-import { pickMark } from '../../store/viewStore.ts';
+import { pickMark, useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField, TickField, WordsField } from '../../ui/Field.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
@@ -12,6 +21,7 @@ import { chosenSchool, usePlan } from '../../worker/planStore.ts';
 export function MarkPanel({ mark }: { mark: Mark }) {
   const report = usePlan((state) => state.report);
   const say = useSay();
+  const units = useView((view) => view.units);
   const level = report && chosenSchool(report).levels.find((row) => row.markId === mark.id);
   const remove = () => {
     edit((p) => removeMark(p, mark.id));
@@ -64,7 +74,7 @@ export function MarkPanel({ mark }: { mark: Mark }) {
           <Line name="Foam wanted" remark="less the skin">
             <Figure text={say.mm(level.targetMm)} />
           </Line>
-          <Line name="Foam there" remark={level.instruction}>
+          <Line name="Foam there" remark={sayWork(level, units)}>
             <Figure text={say.mm(level.foamThereMm)} />
           </Line>
           <Line name="The joint may lie off by" remark={`${say.mm(level.errorWorstMm)} if all sheets err alike`}>

@@ -97,7 +97,7 @@ export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?:
       </fieldset>
       <p className="mt-2 text-xs text-muted">
         The stack costs least of all stacks these sheets allow, {Math.round(school.costMin)} min by these figures.
-        Filling counts dear because it must dry.
+        Filling counts dear because it must dry; no more than 15 mm is left to paste on top while there are sheets.
       </p>
     </>
   );
