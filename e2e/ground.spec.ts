@@ -58,6 +58,17 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
   await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('17 marks');
 });
 
+test('the plan shows slope and height with a key, and remembers the choice', async ({ app, page }) => {
+  await app.open();
+  await page.getByRole('radio', { name: 'slope' }).click();
+  await expect(page.getByRole('list', { name: 'Key of the slope' })).toContainText('over 60°');
+  await page.reload();
+  await app.settled();
+  await expect(page.getByRole('list', { name: 'Key of the slope' })).toBeVisible();
+  await page.getByRole('radio', { name: 'height' }).click();
+  await expect(page.getByRole('list', { name: 'Key of the height' })).toContainText('20–40 mm');
+});
+
 test('a drag that is given up with Escape, or ends where it began, changes nothing', async ({ app, page }) => {
   await app.open();
   await app.mark('Pit floor').click();

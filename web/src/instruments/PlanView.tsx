@@ -20,6 +20,7 @@ interface Props {
 export function PlanView({ editable = false, layer, marks = true }: Props) {
   const { base } = useProject();
   const fields = usePlan((state) => state.fields);
+  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   const { widthMm, depthMm } = base.shape;
   return (
     <PlanFrame
@@ -28,7 +29,7 @@ export function PlanView({ editable = false, layer, marks = true }: Props) {
       label="Plan of the base"
       under={
         fields ? (
-          <Relief grid={fields.ground} widthMm={widthMm} depthMm={depthMm} />
+          <Relief grid={fields.ground} widthMm={widthMm} depthMm={depthMm} highestMm={highestMm} />
         ) : (
           <div className="size-full bg-sheet" />
         )

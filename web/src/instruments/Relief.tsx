@@ -1,9 +1,19 @@
 import type { Grid } from '@hosket/core';
 import { useEffect, useRef } from 'react';
+import { useView } from '../store/viewStore.ts';
 import { reliefPixels } from './relief.ts';
+import { bandsOf } from './shading.ts';
+
+interface Props {
+  grid: Grid;
+  widthMm: number;
+  depthMm: number;
+  highestMm: number;
+}
 
 /** The shaded ground. Its picture is a little larger than the base where the lattice runs past the edge. */
-export function Relief({ grid, widthMm, depthMm }: { grid: Grid; widthMm: number; depthMm: number }) {
+export function Relief({ grid, widthMm, depthMm, highestMm }: Props) {
+  const shading = useView((view) => view.shading);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current;
@@ -11,8 +21,12 @@ export function Relief({ grid, widthMm, depthMm }: { grid: Grid; widthMm: number
     if (!element || !context) return;
     element.width = grid.columns;
     element.height = grid.rows;
-    context.putImageData(new ImageData(reliefPixels(grid), grid.columns, grid.rows), 0, 0);
-  }, [grid]);
+    context.putImageData(
+      new ImageData(reliefPixels(grid, shading, bandsOf(shading, highestMm)), grid.columns, grid.rows),
+      0,
+      0,
+    );
+  }, [grid, shading, highestMm]);
   const wide = ((grid.columns - 1) * grid.cellMm) / widthMm;
   const deep = ((grid.rows - 1) * grid.cellMm) / depthMm;
   return (

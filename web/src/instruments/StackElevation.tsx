@@ -34,7 +34,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
   );
   const names = STACK.left + STACK.width + 38;
   const end = width - 4;
-  const letters = Math.max(5, Math.floor((end - 128 - names) / 6.4));
+  const letters = Math.max(5, Math.floor((end - 136 - names) / 6.4));
   const unit = say.mm(1).replace(/^[\d./ ]+/, '');
   const short = (mm: number) => say.mm(mm).replace(/ (mm|in)$/, '');
   return (
@@ -45,7 +45,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
             <text x={STACK.left} y={12}>
               stack
             </text>
-            <text x={end - 84} y={12} textAnchor="end">
+            <text x={end - 92} y={12} textAnchor="end">
               foam wanted
             </text>
             <text x={end} y={12} textAnchor="end">
@@ -130,7 +130,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
                 <text x={names} y={y + 4} fontSize={12.5} fill="var(--graphite)">
                   {shortened(level.name || level.markId, letters)}
                 </text>
-                <text x={end - 84} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill="var(--graphite)">
+                <text x={end - 92} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill="var(--graphite)">
                   {short(level.targetMm)}
                 </text>
                 <text x={end} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill={color}>

@@ -5,6 +5,7 @@ import { placeLabels } from './labels.ts';
 import { linePath, piecePath } from './paths.ts';
 import { reliefPixels } from './relief.ts';
 import { sectionPaths } from './sectionShape.ts';
+import { bandsOf, bandWords } from './shading.ts';
 import { spreadApart } from './spread.ts';
 
 describe('labels', () => {
@@ -133,7 +134,64 @@ it('relief: slopes that face the light are lighter than those that turn away, ro
     originMm: [0, 0] as const,
     values: Float64Array.from({ length: 9 }, (_, n) => z(n % 3, Math.floor(n / 3))),
   });
+  const plain = bandsOf('relief', 3);
   const red = (pixels: Uint8ClampedArray) => pixels[4 * 4];
-  expect(red(reliefPixels(grid((x) => x)))).toBeGreaterThan(red(reliefPixels(grid((x) => 3 - x))));
-  expect(reliefPixels(grid(() => 1))).toHaveLength(36);
+  expect(
+    red(
+      reliefPixels(
+        grid((x) => x),
+        'relief',
+        plain,
+      ),
+    ),
+  ).toBeGreaterThan(
+    red(
+      reliefPixels(
+        grid((x) => 3 - x),
+        'relief',
+        plain,
+      ),
+    ),
+  );
+  expect(
+    reliefPixels(
+      grid(() => 1),
+      'relief',
+      plain,
+    ),
+  ).toHaveLength(36);
+});
+
+describe('shading', () => {
+  it('slope steps by what they mean at the bench, height in round steps, each in words', () => {
+    expect(bandWords(bandsOf('slope', 91), 'slope', 'metric')).toEqual([
+      '0–5°',
+      '5–10°',
+      '10–20°',
+      '20–40°',
+      '40–60°',
+      'over 60°',
+    ]);
+    expect(bandWords(bandsOf('height', 91), 'height', 'metric')).toEqual([
+      '0–20 mm',
+      '20–40 mm',
+      '40–60 mm',
+      '60–80 mm',
+      'over 80 mm',
+    ]);
+    expect(bandsOf('height', 0)).toHaveLength(1);
+    for (let highest = 1; highest < 900; highest += 7) expect(bandsOf('height', highest).length).toBeLessThanOrEqual(6);
+  });
+
+  it('a steep face is darker than a flat of the same height when slope is shown', () => {
+    const wall = {
+      columns: 4,
+      rows: 3,
+      cellMm: 1,
+      originMm: [0, 0] as const,
+      values: Float64Array.from([9, 9, 9, 3, 9, 9, 9, 3, 9, 9, 9, 3]),
+    };
+    const pixels = reliefPixels(wall, 'slope', bandsOf('slope', 9));
+    expect(pixels[4 * 5]).toBeGreaterThan(pixels[4 * 6]);
+  });
 });

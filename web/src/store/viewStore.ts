@@ -8,13 +8,22 @@ interface ViewState {
   sectionOpen: boolean;
   /** Heights in the section are drawn this many times as tall. */
   stretch: number;
+  /** What the tint of the plan tells. */
+  shading: 'relief' | 'slope' | 'height';
   demoNoticeSeen: boolean;
 }
 
 /** How this browser likes to see things; no part of any project. */
 export const useView = create<ViewState>()(
   persist(
-    (): ViewState => ({ units: 'metric', theme: 'plaster', sectionOpen: true, stretch: 1, demoNoticeSeen: false }),
+    (): ViewState => ({
+      units: 'metric',
+      theme: 'plaster',
+      sectionOpen: true,
+      stretch: 1,
+      shading: 'relief',
+      demoNoticeSeen: false,
+    }),
     {
       name: 'hosket-view',
     },

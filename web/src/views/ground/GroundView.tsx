@@ -9,6 +9,7 @@ import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { MarkList } from './MarkList.tsx';
 import { MarkPanel } from './MarkPanel.tsx';
+import { ShadingChoice } from './ShadingChoice.tsx';
 
 /** Where is high and low, and what lies where? */
 export function GroundView() {
@@ -30,6 +31,7 @@ export function GroundView() {
       side={mark ? <MarkPanel mark={mark} /> : <MarkList />}
     >
       <Tools />
+      <ShadingChoice />
       <div className="relative min-h-[300px] flex-1">
         <PlanView editable />
       </div>

@@ -1,0 +1,53 @@
+import { formatMeasure, type UnitSystem } from '@hosket/core';
+
+export const shadings = ['relief', 'slope', 'height'] as const;
+/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, or how high. */
+export type Shading = (typeof shadings)[number];
+
+type Tint = readonly [number, number, number];
+
+/** One step of a tint scale: everything up to `upTo` (degrees or mm) that no step before it takes. */
+export interface Band {
+  upTo: number;
+  tint: Tint;
+}
+
+/** From light to dark, so that the order reads without colour. */
+const ramp: readonly Tint[] = [
+  [252, 248, 236],
+  [233, 219, 184],
+  [214, 178, 124],
+  [186, 128, 88],
+  [150, 84, 66],
+  [110, 58, 60],
+];
+
+const plain: readonly Band[] = [{ upTo: Number.POSITIVE_INFINITY, tint: [246, 240, 228] }];
+
+/** Steps that mean something at the bench: a figure stands to about 10, slides from about 20, scatter hardly holds beyond 40. */
+const slopeLimits = [5, 10, 20, 40, 60, Number.POSITIVE_INFINITY];
+const roundSteps = [1, 2, 5, 10, 20, 25, 50, 100, 200, 500];
+
+export function bandsOf(shading: Shading, highestMm: number): readonly Band[] {
+  if (shading === 'relief') return plain;
+  if (shading === 'slope') return slopeLimits.map((upTo, k) => ({ upTo, tint: ramp[k] }));
+  const step = roundSteps.find((mm) => highestMm / mm <= ramp.length) ?? highestMm / ramp.length;
+  const count = Math.max(1, Math.ceil(highestMm / step - 1e-9));
+  return Array.from({ length: count }, (_, k) => ({
+    upTo: k === count - 1 ? Number.POSITIVE_INFINITY : (k + 1) * step,
+    tint: ramp[Math.min(k, ramp.length - 1)],
+  }));
+}
+
+/** The bands in words: "5–10°", "over 60°", "20–40 mm". */
+export function bandWords(bands: readonly Band[], shading: Shading, units: UnitSystem): string[] {
+  const say = (value: number) => (shading === 'slope' ? `${value}°` : formatMeasure('length', value, units));
+  const bare = (value: number) =>
+    say(value)
+      .replace(/[^\d./ ]+$/, '')
+      .trim();
+  return bands.map(({ upTo }, k) => {
+    const from = k ? bands[k - 1].upTo : 0;
+    return upTo === Number.POSITIVE_INFINITY ? `over ${say(from)}` : `${bare(from)}–${say(upTo)}`;
+  });
+}
