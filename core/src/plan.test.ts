@@ -247,6 +247,8 @@ describe('findings', () => {
     const start = small(hill);
     const pva = plan({ ...start, stacking: { ...start.stacking, glue: 'white PVA', school: 'carve back' } }).report;
     expect(pva.findings.find(({ code }) => code === 'joint-slow')?.remedy).toContain('Polyurethane');
+    const cold = plan({ ...start, air: { temperatureC: -5, humidityPercent: 60, airSpeedMs: 0.1 } }).report;
+    expect(cold.findings.find(({ code }) => code === 'joint-slow')?.remedy).toContain('warmer');
     expect(codes({ ...start, sheets: [] })).toContain('paste-deep');
     expect(codes({ ...start, air: { temperatureC: 5, humidityPercent: 92, airSpeedMs: 0.1 } })).toEqual(
       expect.arrayContaining(['air-cold', 'air-damp']),

@@ -1,5 +1,5 @@
 import { areaAbove } from '../geometry/index.ts';
-import { compound } from '../materials/index.ts';
+import { compound, glueData } from '../materials/index.ts';
 import type { Rule } from './finding.ts';
 
 const tenth = (value: number) => value.toFixed(1);
@@ -71,15 +71,17 @@ export const slowJoints: Rule = ({ joints, project }) => {
   });
   const days = slowest.dry.likely / 24;
   if (days < 5) return [];
+  const byWater = glueData[project.stacking.glue].drying.kind === 'water';
   return [
     {
       code: 'joint-slow',
       severity: 'warn',
       band: 'layers',
       place: `Joint ${slowest.joint}, ${slowest.between}`,
-      message: `${project.stacking.glue} between ${slowest.between} needs about ${Math.round(days)} days: its water can only leave through the foam.`,
-      remedy:
-        'Polyurethane or foam-safe contact spray would hold by the next day; or let the spread glue go tacky before pressing.',
+      message: `${project.stacking.glue} between ${slowest.between} needs about ${Math.round(days)} days${byWater ? ': its water can only leave through the foam' : ' in this air'}.`,
+      remedy: byWater
+        ? 'Polyurethane or foam-safe contact spray would hold by the next day; or let the spread glue go tacky before pressing.'
+        : 'Work in a warmer, drier room, or use foam-safe contact spray.',
     },
   ];
 };

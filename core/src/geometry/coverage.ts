@@ -1,5 +1,5 @@
 import type { Grid } from './grid.ts';
-import { boundsOf, clipToConvex, insideRing, type Ring, ringArea } from './rings.ts';
+import { boundsOf, clipToConvex, type Ring, ringArea } from './rings.ts';
 
 /**
  * The share (0..1) of each lattice cell that lies on the base, row-major, (columns-1) x (rows-1); null when every cell lies on it whole.
@@ -20,31 +20,50 @@ export function coverageOf(grid: Grid, outline: Ring): Float32Array | null {
   for (let k = 0; k < outline.length; k++) {
     const [ax, ay] = outline[k];
     const [bx, by] = outline[(k + 1) % outline.length];
-    const steps = Math.max(1, Math.ceil((Math.hypot(bx - ax, by - ay) / cellMm) * 4));
+    const steps = Math.max(1, Math.ceil((Math.hypot(bx - ax, by - ay) / cellMm) * STEPS_PER_CELL));
     for (let s = 0; s <= steps; s++) {
-      const i0 = Math.floor((ax + ((bx - ax) * s) / steps - originMm[0]) / cellMm);
-      const j0 = Math.floor((ay + ((by - ay) * s) / steps - originMm[1]) / cellMm);
-      for (let j = Math.max(0, j0 - 1); j <= Math.min(rows - 2, j0 + 1); j++)
-        for (let i = Math.max(0, i0 - 1); i <= Math.min(across - 1, i0 + 1); i++) {
+      const u = (ax + ((bx - ax) * s) / steps - originMm[0]) / cellMm;
+      const v = (ay + ((by - ay) * s) / steps - originMm[1]) / cellMm;
+      for (let j = Math.max(0, Math.floor(v - NEAR)); j <= Math.min(rows - 2, Math.floor(v + NEAR)); j++)
+        for (let i = Math.max(0, Math.floor(u - NEAR)); i <= Math.min(across - 1, Math.floor(u + NEAR)); i++) {
           const n = j * across + i;
-          if (share[n] >= 0) continue;
-          const x = originMm[0] + i * cellMm;
-          const y = originMm[1] + j * cellMm;
-          const cell: Ring = [
-            [x, y],
-            [x + cellMm, y],
-            [x + cellMm, y + cellMm],
-            [x, y + cellMm],
-          ];
-          share[n] = Math.abs(ringArea(clipToConvex(outline, cell))) / cellMm ** 2;
+          if (share[n] < 0) share[n] = shareOfCell(outline, originMm[0] + i * cellMm, originMm[1] + j * cellMm, cellMm);
         }
     }
   }
-  for (let j = 0; j < rows - 1; j++)
-    for (let i = 0; i < across; i++) {
+  for (let j = 0; j < rows - 1; j++) {
+    const crossings = crossingsAt(outline, originMm[1] + (j + 0.5) * cellMm);
+    for (let i = 0, passed = 0; i < across; i++) {
+      const x = originMm[0] + (i + 0.5) * cellMm;
+      while (passed < crossings.length && crossings[passed] < x) passed++;
       const n = j * across + i;
-      if (share[n] < 0)
-        share[n] = insideRing(outline, originMm[0] + (i + 0.5) * cellMm, originMm[1] + (j + 0.5) * cellMm) ? 1 : 0;
+      if (share[n] < 0) share[n] = passed % 2;
     }
+  }
   return share;
+}
+
+/** How finely the outline is walked, and how near to a cell it must pass for the cell to be clipped, in cells. */
+const STEPS_PER_CELL = 8;
+const NEAR = 0.13;
+
+function shareOfCell(outline: Ring, x: number, y: number, cellMm: number): number {
+  const cell: Ring = [
+    [x, y],
+    [x + cellMm, y],
+    [x + cellMm, y + cellMm],
+    [x, y + cellMm],
+  ];
+  return Math.abs(ringArea(clipToConvex(outline, cell))) / cellMm ** 2;
+}
+
+/** Where a ring crosses a line of constant y, from left to right. */
+function crossingsAt(ring: Ring, y: number): number[] {
+  const found: number[] = [];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const [xi, yi] = ring[i];
+    const [xj, yj] = ring[j];
+    if (yi > y !== yj > y) found.push(((xj - xi) * (y - yi)) / (yj - yi) + xi);
+  }
+  return found.sort((a, b) => a - b);
 }

@@ -36,8 +36,11 @@ export const bands: readonly Band[] = [
   {
     id: 'ground',
     name: 'Ground',
-    figure: (project, report, mm) =>
-      `${project.marks.length} ${project.marks.length === 1 ? 'mark' : 'marks'}${report ? `, to ${mm(report.ground.highestMm)}` : ''}`,
+    figure: (project, report, mm) => {
+      const count = project.marks.length;
+      if (!count) return 'nothing drawn yet';
+      return `${count} ${count === 1 ? 'mark' : 'marks'}${report ? `, to ${mm(report.ground.highestMm)}` : ''}`;
+    },
     texture: (
       <g fill="none" stroke="var(--moss)" strokeWidth="1.4">
         <path d="M0 16C8 6 14 26 22 16S30 10 34 14" />
@@ -52,6 +55,7 @@ export const bands: readonly Band[] = [
     figure: (_project, report) => {
       if (!report) return 'working out';
       const count = chosenSchool(report).layers.length;
+      if (!count) return 'none yet';
       return `${count} ${count === 1 ? 'layer' : 'layers'}, ${report.chosen}`;
     },
     texture: (
