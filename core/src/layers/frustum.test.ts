@@ -90,8 +90,8 @@ describe.each([
   });
 
   it('how deep the paste lies', () => {
-    // The 95 % depth is read from cells and comes out up to 0.3 mm deep on the steps.
-    expect(Math.abs(plan.paste.most95Mm - most95)).toBeLessThan(0.35);
+    // The 95 % depth is read from quarters of 1 mm cells: observed 0.18 mm deep on the steps, half of that on 0.5 mm cells.
+    expect(Math.abs(plan.paste.most95Mm - most95)).toBeLessThan(0.2);
     expect(Math.abs(plan.paste.deepestMm - deepest)).toBeLessThan(0.06);
   });
 });

@@ -12,7 +12,7 @@ const BIN_MM = 0.05;
 
 /**
  * Depth square to the surface = (ground - foam after carving) x cosine of the slope, over the true surface. Each cell is looked at in its
- * four quarters; the deepest spot also where the edge of a layer passes through the cell, since paste lies deepest just outside it.
+ * four quarters, and where paste fills up to a rising target each quarter's area is spread over the depths it runs through; the deepest spot also where the edge of a layer passes through the cell, since paste lies deepest just outside it.
  */
 export function pasteDepth(
   ground: Grid,
@@ -34,21 +34,21 @@ export function pasteDepth(
     const c = a + columns;
     const d = c + 1;
     const steep = steepness(z[a], z[b], z[c], z[d], lean(cell, columns - 1), ground.cellMm);
+    const lowest = Math.min(t[a], t[b], t[c], t[d]);
+    const highest = Math.max(t[a], t[b], t[c], t[d]);
+    // In a quarter the target runs through half of what it does in the cell.
+    const reach = (highest - lowest) / 4 / steep;
     const quarterArea = (areaMm2 * steep) / 4;
     for (let q = 0; q < 4; q++) {
-      const near = q === 0 ? a : q === 1 ? b : q === 2 ? c : d;
-      const far = q === 0 ? d : q === 1 ? c : q === 2 ? b : a;
-      const targetMm = middleOfQuarter(t, near, far, a, b, c, d);
-      const depth = Math.max(
-        0,
-        (middleOfQuarter(z, near, far, a, b, c, d) - foamLeftAt(edges, tops, targetMm)) / steep,
-      );
-      bins[Math.floor(depth / BIN_MM)] += quarterArea;
+      const x = q & 1 ? 0.75 : 0.25;
+      const y = q & 2 ? 0.75 : 0.25;
+      const targetMm = blend(t[a], t[b], t[c], t[d], x, y);
+      const foamMm = foamLeftAt(edges, tops, targetMm);
+      const depth = Math.max(0, (blend(z[a], z[b], z[c], z[d], x, y) - foamMm) / steep);
+      spread(bins, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, quarterArea);
       total += quarterArea;
       if (depth > deepestMm) deepestMm = depth;
     }
-    const lowest = Math.min(t[a], t[b], t[c], t[d]);
-    const highest = Math.max(t[a], t[b], t[c], t[d]);
     for (const edge of edges) {
       if (lowest >= edge || highest < edge) continue;
       const skin = (z[a] + z[b] + z[c] + z[d] - t[a] - t[b] - t[c] - t[d]) / 4;
@@ -80,9 +80,16 @@ function steepness(a: number, b: number, c: number, d: number, leaning: number, 
   return Math.sqrt(1 + Math.max(first, second) / cellMm ** 2);
 }
 
-/** Bilinear height in the middle of the quarter of a cell next to the corner `near`: 9/16 of it, 3/16 of two, 1/16 of the one across. */
-const middleOfQuarter = (v: ArrayLike<number>, near: number, far: number, a: number, b: number, c: number, d: number) =>
-  (3 * (v[a] + v[b] + v[c] + v[d]) + 6 * v[near] - 2 * v[far]) / 16;
+/** Adds an area evenly to the bins from `depth - reach` to `depth + reach`. */
+function spread(bins: Float64Array, depth: number, reach: number, area: number): void {
+  const from = Math.floor((depth - reach) / BIN_MM);
+  const to = Math.min(bins.length - 1, Math.floor((depth + reach) / BIN_MM));
+  for (let bin = from; bin <= to; bin++) bins[bin] += area / (to - from + 1);
+}
+
+/** Bilinear height in a cell with the corners a b (near) and c d (far), x and y from 0 to 1. */
+const blend = (a: number, b: number, c: number, d: number, x: number, y: number) =>
+  (1 - y) * (a + x * (b - a)) + y * (c + x * (d - c));
 
 function highestOf(values: ArrayLike<number>): number {
   let highest = 0;
