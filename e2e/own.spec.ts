@@ -122,6 +122,10 @@ test('duplicate, delete with undo, and inches', async ({ app, page }) => {
   await page.keyboard.press('Alt+u');
   await app.mark('Bench 3').click();
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('1.693 in');
+  await app.show('Surface');
+  await expect(page.getByRole('main').locator('p').first()).toContainText('fl oz of compound');
+  await expect(page.getByRole('link', { name: /^Surface/ })).toContainText('fl oz of compound');
+  await app.show('Ground');
   await app.write('Height', '1 3/4');
   await page.keyboard.press('Alt+u');
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('44.45 mm');

@@ -14,6 +14,7 @@ import {
   startProject,
 } from './index.ts';
 import { foamTopAt } from './layers/chooseStack.ts';
+import { idleWeek } from './testing/idleWeek.ts';
 import { toEnd } from './testing/run.ts';
 import { circle, line } from './testing/solids.ts';
 
@@ -253,16 +254,7 @@ describe('findings', () => {
     expect(codes({ ...start, air: { temperatureC: 5, humidityPercent: 92, airSpeedMs: 0.1 } })).toEqual(
       expect.arrayContaining(['air-cold', 'air-damp']),
     );
-    const week = {
-      monday: null,
-      tuesday: null,
-      wednesday: null,
-      thursday: null,
-      friday: null,
-      saturday: null,
-      sunday: null,
-    };
-    const idle = plan({ ...start, bench: { ...start.bench, week } }).report;
+    const idle = plan({ ...start, bench: { ...start.bench, week: idleWeek } }).report;
     expect(idle.finish).toBeNull();
     expect(idle.findings.map(({ code }) => code)).toContain('no-bench-hours');
   });

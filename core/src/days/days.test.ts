@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type Project, startProject } from '../project/index.ts';
+import { idleWeek } from '../testing/idleWeek.ts';
 import { exactly, type Range } from '../units/index.ts';
 import { sittings, wallClock } from './calendar.ts';
 import { finishOf, type Operation, schedule } from './schedule.ts';
@@ -100,15 +101,7 @@ describe('the schedule', () => {
   it('no bench hours, no days', () => {
     const never = {
       ...bench,
-      week: {
-        monday: null,
-        tuesday: null,
-        wednesday: null,
-        thursday: null,
-        friday: null,
-        saturday: null,
-        sunday: null,
-      },
+      week: idleWeek,
     };
     expect(schedule([operation('a', 10)], never)).toBeNull();
   });

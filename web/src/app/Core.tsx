@@ -46,7 +46,7 @@ export function Core() {
                     )}
                   </span>
                   <span className={`text-xs ${behind ? 'text-muted italic' : 'text-muted'}`}>
-                    {figure(project, report, say.mm)}
+                    {figure(project, report, say)}
                   </span>
                 </span>
               </NavLink>

@@ -1,5 +1,6 @@
 import { type Finding, formatScale, type PlanReport, type Project, sayClock } from '@hosket/core';
 import type { ReactNode } from 'react';
+import type { useSay } from '../ui/Figures.tsx';
 import { chosenSchool } from '../worker/planStore.ts';
 
 export type BandId = Finding['band'];
@@ -8,7 +9,7 @@ export interface Band {
   id: BandId;
   name: string;
   /** The one figure that matters now. */
-  figure: (project: Project, report: PlanReport | null, mm: (value: number) => string) => string;
+  figure: (project: Project, report: PlanReport | null, say: ReturnType<typeof useSay>) => string;
   texture: ReactNode;
 }
 
@@ -20,7 +21,7 @@ export const bands: readonly Band[] = [
   {
     id: 'brief',
     name: 'Brief',
-    figure: (project, _report, mm) =>
+    figure: (project, _report, { mm }) =>
       `${mm(project.base.shape.widthMm).replace(/ \w+$/, '')} × ${mm(project.base.shape.depthMm)}, ${formatScale(project.scale)}`,
     texture: (
       <g stroke="var(--line)">
@@ -36,7 +37,7 @@ export const bands: readonly Band[] = [
   {
     id: 'ground',
     name: 'Ground',
-    figure: (project, report, mm) => {
+    figure: (project, report, { mm }) => {
       const count = project.marks.length;
       if (!count) return 'nothing drawn yet';
       return `${count} ${count === 1 ? 'mark' : 'marks'}${report ? `, to ${mm(report.ground.highestMm)}` : ''}`;
@@ -70,9 +71,9 @@ export const bands: readonly Band[] = [
   {
     id: 'surface',
     name: 'Surface',
-    figure: (_project, report) => {
+    figure: (_project, report, say) => {
       const compound = report?.takeoff.find((stage) => stage.stage === 'skin')?.materials[0]?.amount.likely;
-      return compound === undefined ? 'no paste' : `${(compound / 1000).toFixed(2)} L of compound`;
+      return compound === undefined ? 'no paste' : `${say.volume(compound)} of compound`;
     },
     texture: <rect width={W} height={H} fill="url(#fill)" />,
   },

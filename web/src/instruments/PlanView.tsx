@@ -61,16 +61,15 @@ function OutsideMask() {
 
 /** Height lines of the worked-out ground, every 5 or 10 mm. */
 function HeightLines() {
+  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   const fields = usePlan((state) => state.fields);
   const { place } = useFrame();
   const lines = useMemo(() => {
     if (!fields) return [];
-    let highest = 0;
-    for (const z of fields.ground.values) if (z > highest) highest = z;
-    const step = highest > 60 ? 10 : 5;
-    const levels = Array.from({ length: Math.floor(highest / step) }, (_, k) => (k + 1) * step);
+    const step = highestMm > 60 ? 10 : 5;
+    const levels = Array.from({ length: Math.floor(highestMm / step) }, (_, k) => (k + 1) * step);
     return isolines(fields.ground, levels);
-  }, [fields]);
+  }, [fields, highestMm]);
   const path = useMemo(
     () => lines.flatMap((rings) => rings.map((ring) => linePath(ring, place, true))).join(''),
     [lines, place],

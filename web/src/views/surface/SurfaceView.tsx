@@ -1,5 +1,6 @@
 import { type Project, type StageReport, sayAmount, sayHours, sayMinutes } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
+import { useView } from '../../store/viewStore.ts';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { chosenSchool, usePlan } from '../../worker/planStore.ts';
@@ -10,7 +11,8 @@ export function SurfaceView() {
   const report = usePlan((state) => state.report);
   const say = useSay();
   const skin = report?.takeoff.find(({ stage }) => stage === 'skin');
-  const said = skin && sayAmount(skin.materials[0].amount);
+  const units = useView((view) => view.units);
+  const said = skin && sayAmount(skin.materials[0].amount, units);
   return (
     <ViewFrame
       title="Surface"
@@ -85,7 +87,34 @@ function Stage({ stage }: { stage: StageReport }) {
 type Surface = Project['surface'];
 const change = (next: Partial<Surface>) => edit((p) => ({ ...p, surface: { ...p.surface, ...next } }));
 
+type Cover = Pick<Surface['soil'], 'sharePercent' | 'notSteeperDegrees'>;
+
+/** Where a cover lies: how much of the ground that is not too steep for it. */
+function CoverFields({ cover, onChange }: { cover: Cover; onChange: (change: Partial<Cover>) => void }) {
+  return (
+    <>
+      <NumberField
+        label="Share covered"
+        unit="%"
+        value={cover.sharePercent}
+        least={0}
+        most={100}
+        onValue={(sharePercent) => onChange({ sharePercent })}
+      />
+      <NumberField
+        label="Not steeper than"
+        unit="°"
+        value={cover.notSteeperDegrees}
+        least={0}
+        most={90}
+        onValue={(notSteeperDegrees) => onChange({ notSteeperDegrees })}
+      />
+    </>
+  );
+}
+
 function Recipe() {
+  const say = useSay();
   const { surface } = useProject();
   const report = usePlan((state) => state.report);
   const { soil, grass } = surface;
@@ -145,22 +174,7 @@ function Recipe() {
           most={5}
           onValue={(layerMm) => change({ soil: { ...soil, layerMm } })}
         />
-        <NumberField
-          label="Share covered"
-          unit="%"
-          value={soil.sharePercent}
-          least={0}
-          most={100}
-          onValue={(sharePercent) => change({ soil: { ...soil, sharePercent } })}
-        />
-        <NumberField
-          label="Not steeper than"
-          unit="°"
-          value={soil.notSteeperDegrees}
-          least={0}
-          most={90}
-          onValue={(notSteeperDegrees) => change({ soil: { ...soil, notSteeperDegrees } })}
-        />
+        <CoverFields cover={soil} onChange={(cover) => change({ soil: { ...soil, ...cover } })} />
       </fieldset>
       <fieldset className="grid grid-cols-2 gap-2">
         <legend className="text-sm font-semibold">Static grass</legend>
@@ -170,27 +184,12 @@ function Recipe() {
           options={['2', '4', '6', '12'].map((value) => ({ value, text: `${value} mm` }))}
           onValue={(value) => change({ grass: { ...grass, fibreMm: Number(value) as Surface['grass']['fibreMm'] } })}
         />
-        <NumberField
-          label="Share covered"
-          unit="%"
-          value={grass.sharePercent}
-          least={0}
-          most={100}
-          onValue={(sharePercent) => change({ grass: { ...grass, sharePercent } })}
-        />
-        <NumberField
-          label="Not steeper than"
-          unit="°"
-          value={grass.notSteeperDegrees}
-          least={0}
-          most={90}
-          onValue={(notSteeperDegrees) => change({ grass: { ...grass, notSteeperDegrees } })}
-        />
+        <CoverFields cover={grass} onChange={(cover) => change({ grass: { ...grass, ...cover } })} />
       </fieldset>
       {report && (
         <p className="text-xs text-muted">
-          Paste lies up to {chosenSchool(report).paste.most95Mm.toFixed(1)} mm deep over 95 % of the surface. Amounts
-          are estimates: low and high are about one in twenty below and above.
+          Paste lies up to {say.mm(chosenSchool(report).paste.most95Mm)} deep over 95 % of the surface. Amounts are
+          estimates: low and high are about one in twenty below and above.
         </p>
       )}
     </div>
