@@ -30,7 +30,7 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'No page, storage or network in the core: only the libraries named here.',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src/', pathNot: ['\\.test\\.ts$', '^core/src/testing/'] },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'npm-unknown'],
         pathNot: '(^|/)node_modules/(zod|clipper2-ts)/',

@@ -32,6 +32,19 @@ for (const theme of ['plaster', 'evening'])
     await app.show('Ground');
     await app.mark('Bench 3').click();
     await clean('a picked mark');
+    for (const thing of ['Haul road', 'Pump jetty', 'Fallen block']) {
+      await page.getByRole('button', { name: 'Done' }).click();
+      await app.mark(thing).first().click();
+      await clean(thing);
+    }
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('button', { name: 'Pick several' }).click();
+    await page.getByRole('button', { name: 'Pick all' }).click();
+    await clean('several picked');
+    await page.getByRole('button', { name: 'Done' }).click();
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    await clean('measuring in the section');
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
     await page.getByRole('button', { name: 'Contour', exact: true }).click();
     await clean('drawing');
     await page.getByRole('button', { name: 'Give up' }).click();

@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { createApp } from '../server/src/app.ts';
 import { listenNear } from '../server/src/listen.ts';
 
@@ -61,6 +61,47 @@ export class App {
     const field = this.page.getByLabel(label, { exact: true });
     await field.fill(text);
     await field.press('Enter');
+  }
+
+  /** Tabs on until something with this name has the focus. */
+  async tabTo(name: RegExp) {
+    for (let step = 0; step < 260; step++) {
+      const label = await this.page.evaluate(() => {
+        const element = document.activeElement;
+        const labelled =
+          element instanceof HTMLInputElement || element instanceof HTMLSelectElement
+            ? element.labels?.[0]?.textContent
+            : null;
+        return element?.getAttribute('aria-label') ?? labelled ?? element?.textContent ?? '';
+      });
+      if (name.test(label)) return;
+      await this.page.keyboard.press('Tab');
+    }
+    throw new Error(`no way by Tab to ${name}`);
+  }
+
+  /** Where a place on the base (mm) lies on the page while the whole base is shown. */
+  async onPlan(x: number, y: number, base: { widthMm: number; depthMm: number }): Promise<[number, number]> {
+    const box = await this.page.getByRole('group', { name: 'Plan of the base' }).boundingBox();
+    if (!box) throw new Error('there is no plan');
+    const scale = Math.min((box.width - 52) / base.widthMm, (box.height - 52) / base.depthMm);
+    return [
+      box.x + box.width / 2 + (x - base.widthMm / 2) * scale,
+      box.y + box.height / 2 - (y - base.depthMm / 2) * scale,
+    ];
+  }
+
+  /** Presses on the middle of something, moves the pointer by so many pixels, and does what is wanted before letting go. */
+  async drag(thing: Locator, dx: number, dy: number, meanwhile: () => Promise<void> = async () => {}) {
+    const box = await thing.boundingBox();
+    if (!box) throw new Error('nothing to drag');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await this.page.mouse.move(x, y);
+    await this.page.mouse.down();
+    await this.page.mouse.move(x + dx / 2, y + dy / 2, { steps: 3 });
+    await this.page.mouse.move(x + dx, y + dy, { steps: 3 });
+    await meanwhile();
+    await this.page.mouse.up();
   }
 
   mark(name: string) {

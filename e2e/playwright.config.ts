@@ -1,13 +1,18 @@
 import { defineConfig } from '@playwright/test';
-import { launchOptions } from './launch.ts';
+import { launchOptions, launchWithModel } from './launch.ts';
 
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   outputDir: '../test-results',
   workers: 1,
-  timeout: 240_000,
-  expect: { timeout: 20_000 },
+  timeout: 900_000,
+  expect: { timeout: 90_000 },
   reporter: [['list']],
-  use: { viewport: { width: 1280, height: 800 }, launchOptions, actionTimeout: 20_000, screenshot: 'only-on-failure' },
+  use: { viewport: { width: 1280, height: 800 }, launchOptions, actionTimeout: 90_000, screenshot: 'only-on-failure' },
+  projects: [
+    { name: 'pages', testIgnore: 'model.spec.ts' },
+    // Drawing by software costs every page three times its time, so the model has a browser of its own.
+    { name: 'model', testMatch: 'model.spec.ts', use: { launchOptions: launchWithModel } },
+  ],
 });

@@ -1,9 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { chromium } from '@playwright/test';
+import { chromium, type LaunchOptions } from '@playwright/test';
 import { createApp } from '../server/src/app.ts';
 import { listenNear } from '../server/src/listen.ts';
-import { launchOptions } from './launch.ts';
+import { launchOptions, launchWithModel } from './launch.ts';
 
 /** One current picture of each main view from the demo, for the README. An argument names another folder; further ones the views wanted. */
 const folder = process.argv[2] ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
@@ -15,10 +15,17 @@ const { server, port } = await listenNear(
   '127.0.0.1',
   4900,
 );
-const browser = await chromium.launch(launchOptions);
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-page.on('console', (message) => message.type() === 'error' && console.error(message.text()));
-page.on('pageerror', (error) => console.error(error.message));
+const address = `http://127.0.0.1:${port}/`;
+async function open(options: LaunchOptions) {
+  const browser = await chromium.launch(options);
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  page.on('console', (message) => message.type() === 'error' && console.error(message.text()));
+  page.on('pageerror', (error) => console.error(error.message));
+  await page.goto(address);
+  await page.getByRole('heading', { name: 'Ground' }).waitFor();
+  return { browser, page };
+}
+let { browser, page } = await open(launchOptions);
 const settled = () =>
   page
     .getByTestId('plan-state')
@@ -32,11 +39,12 @@ const shoot = async (name: string) => {
 };
 const show = (band: string) => page.getByRole('link', { name: new RegExp(`^${band}`) }).click();
 
-await page.goto(`http://127.0.0.1:${port}/`);
-await page.getByRole('heading', { name: 'Ground' }).waitFor();
 await shoot('first-start');
 await page.getByRole('button', { name: 'Explore the demo' }).click();
-await page.getByRole('button', { name: /^Bench 3/ }).click();
+await page
+  .getByRole('complementary')
+  .getByRole('button', { name: /^Bench 3/ })
+  .click();
 await shoot('ground');
 await show('Layers');
 await page.getByRole('button', { name: /^Layer 3,/ }).click();
@@ -50,5 +58,14 @@ await show('Brief');
 await shoot('brief');
 await page.getByRole('button', { name: /Harl Quarry/ }).click();
 await shoot('projects');
+await browser.close();
+
+// The model needs WebGL, here drawn by software.
+({ browser, page } = await open(launchWithModel));
+await page.getByRole('button', { name: 'Explore the demo' }).click();
+await page.getByRole('radio', { name: 'model' }).click();
+await page.locator('canvas').waitFor();
+await page.waitForTimeout(3000);
+await shoot('model');
 await browser.close();
 server.close();

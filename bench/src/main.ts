@@ -1,24 +1,31 @@
-import { type Mark, type Project, startProject } from '@hosket/core';
+import { changeItem, createDrafter, createPlanner, type Mark, type Project } from '@hosket/core';
 import { contours } from 'd3-contour';
-import { isolines } from '../../core/src/geometry/index.ts';
-import { type Ground, groundOf } from '../../core/src/ground/index.ts';
-import { layerPlan, targetOf } from '../../core/src/layers/index.ts';
-import { takeoffOf } from '../../core/src/takeoff/index.ts';
-import { harmonicBaseline } from './harmonic.ts';
+import { gridOver, isolines } from '../../core/src/geometry/index.ts';
+import { cellOf, type Solved, solvedOf } from '../../core/src/ground/index.ts';
+import { targetOf } from '../../core/src/layers/index.ts';
+import { gaussSeidelMs, harmonicAnswer, harmonicOf, multigridMs } from './harmonic.ts';
+import { hillProject } from './hill.ts';
 
 /** Timed comparisons in one run: read the ratios, the milliseconds are this machine's. */
 const RUNS = 3;
 
+/** Plain Gauss-Seidel takes minutes on more nodes than this. */
+const MOST_FOR_PLAIN = 130_000;
+
+const middle = (times: number[]) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)];
+const whole = Math.round;
+const ratio = (a: number, b: number) => Number((a / b).toFixed(2));
+
 /** The median of a few runs, ms, and the last result. */
-function timed<T>(work: () => T): { ms: number; value: T } {
+function timed<T>(work: (run: number) => T, runs = RUNS): { ms: number; value: T } {
   const times: number[] = [];
-  let value = work();
-  for (let run = 0; run < RUNS; run++) {
+  let value = work(-1);
+  for (let run = 0; run < runs; run++) {
     const from = performance.now();
-    value = work();
+    value = work(run);
     times.push(performance.now() - from);
   }
-  return { ms: times.sort((a, b) => a - b)[Math.floor(RUNS / 2)], value };
+  return { ms: middle(times), value };
 }
 
 function toEnd<T>(run: Generator<unknown, T>): T {
@@ -28,72 +35,101 @@ function toEnd<T>(run: Generator<unknown, T>): T {
   }
 }
 
-/** Rings of a hill with a level top, scaled to the base. */
-function hill(widthMm: number, depthMm: number): Mark[] {
-  const ring = (share: number, heightMm: number, level: boolean): Mark => ({
-    kind: 'contour',
-    id: `ring-${heightMm}`,
-    name: `ring ${heightMm}`,
-    heightMm,
-    closed: true,
-    level,
-    points: Array.from({ length: 72 }, (_, k) => {
-      const turn = (Math.PI * k) / 36;
-      const wave = 1 + 0.12 * Math.sin(3 * turn);
-      return [
-        widthMm * (0.5 + 0.48 * share * wave * Math.cos(turn)),
-        depthMm * (0.5 + 0.48 * share * wave * Math.sin(turn)),
-      ];
-    }),
-  });
-  return [
-    ring(0.9, 12, false),
-    ring(0.75, 23, false),
-    ring(0.6, 37, false),
-    ring(0.45, 52, false),
-    ring(0.3, 66, true),
-  ];
-}
-
 const sizes = [
   { name: 'A4', widthMm: 297, depthMm: 210 },
   { name: 'A3', widthMm: 420, depthMm: 297 },
   { name: '1200 x 600', widthMm: 1200, depthMm: 600 },
 ];
 
-const results = sizes.map(({ name, widthMm, depthMm }) => {
-  const start = startProject(name, '2027-03-01');
-  const project: Project = {
-    ...start,
-    base: { ...start.base, shape: { kind: 'rectangle', widthMm, depthMm } },
-    marks: hill(widthMm, depthMm),
-    sheets: [{ ...start.sheets[0], count: 40, widthMm: 1250, depthMm: 600 }],
-  };
-  const ground = timed<Ground>(() => toEnd(groundOf(project.base, project.marks)));
-  const { grid } = ground.value;
-  const plain = harmonicBaseline(grid, project.marks);
-  const target = timed(() => targetOf(ground.value, 3));
-  const layers = timed(() => layerPlan(project, ground.value, target.value, 'halfway'));
-  const takeoff = timed(() => takeoffOf(project, ground.value.surface, 100, layers.value));
-  const levels = Array.from({ length: 8 }, (_, k) => 5 + 7.5 * k);
-  const outlines = timed(() => isolines(target.value.grid, levels));
-  const values = [...target.value.grid.values];
-  const theirs = timed(() => levels.map((level) => contours().size([grid.columns, grid.rows]).contour(values, level)));
-  return {
+/** One ring a little higher or lower than it was: a small change of a line. */
+function nudged(project: Project, run: number): Project {
+  const ring = project.marks[3] as Extract<Mark, { kind: 'contour' }>;
+  return changeItem(project, ring.id, { heightMm: ring.heightMm + (run % 2 ? 1 : -1) });
+}
+
+/** The road a little to one side, as while it is dragged. */
+const dragged = (project: Project, frame: number): Project => {
+  const [road] = project.landforms;
+  return changeItem(project, road.id, { points: road.points.map(([x, y], k) => [x, k === 1 ? y + frame : y]) });
+};
+
+const grounds = [];
+const plans = [];
+const outlines = [];
+for (const { name, widthMm, depthMm } of sizes) {
+  const project = hillProject(name, widthMm, depthMm);
+  const lattice = gridOver(widthMm, depthMm, cellOf(project.base));
+  const lines: Project = { ...project, landforms: [] };
+  const solved = timed<Solved>(() => toEnd(solvedOf(lines, lattice.cellMm)));
+  const problem = harmonicOf(lattice, project.marks);
+  const answer = harmonicAnswer(problem);
+  const multigrid = middle([0, 1, 2].map(() => multigridMs(problem, answer)));
+  const plain = lattice.values.length < MOST_FOR_PLAIN ? gaussSeidelMs(problem, answer) : null;
+  grounds.push({
     base: name,
-    nodes: grid.values.length,
-    'ground, ms': Math.round(ground.ms),
-    'plain Gauss-Seidel, ms': Math.round(plain.ms),
-    'plain / ground': Number((plain.ms / ground.ms).toFixed(1)),
-    'target, ms': Math.round(target.ms),
-    'layers, ms': Math.round(layers.ms),
-    'take-off, ms': Number(takeoff.ms.toFixed(2)),
-    'outlines, ms': Number(outlines.ms.toFixed(1)),
+    nodes: lattice.values.length,
+    'bending, ms': whole(solved.ms),
+    'harmonic, multigrid, ms': whole(multigrid),
+    'bending / multigrid': ratio(solved.ms, multigrid),
+    'harmonic, Gauss-Seidel, ms': plain === null ? 'minutes' : whole(plain),
+    'Gauss-Seidel / bending': plain === null ? '' : ratio(plain, solved.ms),
+  });
+
+  const planned = timed(() => toEnd(createPlanner().run(project)));
+  const planner = createPlanner();
+  toEnd(planner.run(project));
+  const landform = timed((run) => toEnd(planner.run(dragged(project, run + 2), true)));
+  const far = createPlanner();
+  toEnd(far.run(project));
+  const spot = timed((run) => toEnd(far.run(nearSpot(project, run), true)));
+  const ring = timed((run) => toEnd(far.run(nudged(project, run), true)));
+  const draft = createDrafter();
+  const frames = timed((run) => draft(dragged(project, run / 10)), 30);
+  const lineFrames = timed((run) => draft(nudged(project, run)), 30);
+  plans.push({
+    base: name,
+    'whole plan, ms': whole(planned.ms),
+    'road moved, ms': whole(landform.ms),
+    'spot moved, ms': whole(spot.ms),
+    'spot / whole': ratio(spot.ms, planned.ms),
+    'ring raised, ms': whole(ring.ms),
+    'draft, road dragged, ms': Number(frames.ms.toFixed(1)),
+    'draft, ring raised, ms': Number(lineFrames.ms.toFixed(1)),
+  });
+
+  const target = timed(() => targetOf(planned.value.ground, 3));
+  const { grid } = target.value;
+  const levels = Array.from({ length: 8 }, (_, k) => 5 + 7.5 * k);
+  const ours = timed(() => isolines(grid, levels));
+  const values = [...grid.values];
+  const theirs = timed(() => levels.map((level) => contours().size([grid.columns, grid.rows]).contour(values, level)));
+  outlines.push({
+    base: name,
+    'target, ms': whole(target.ms),
+    'outlines, ms': Number(ours.ms.toFixed(1)),
     'd3-contour, ms': Number(theirs.ms.toFixed(1)),
-    'outlines / d3-contour': Number((outlines.ms / theirs.ms).toFixed(2)),
+    'outlines / d3-contour': ratio(ours.ms, theirs.ms),
+  });
+}
+
+/** A spot on the hill's side, here and a little further. */
+function nearSpot(project: Project, run: number): Project {
+  const { widthMm, depthMm } = project.base.shape;
+  const spot: Mark = {
+    kind: 'spot',
+    id: 'spot',
+    name: 'spot',
+    heightMm: 18,
+    hidden: false,
+    locked: false,
+    points: [[widthMm * 0.5 + run + 2, depthMm * 0.9]],
   };
-});
-console.table(results);
-console.log(
-  'Plain Gauss-Seidel works the easier harmonic problem to 0.1 mm on the same lines (its time carried on from 200 sweeps); d3-contour the same eight levels of the same grid.',
-);
+  return { ...project, marks: [...project.marks, spot] };
+}
+
+console.log('The ground: least bending against the easier harmonic problem on the same lines, both to 0.1 mm.');
+console.table(grounds);
+console.log('The plan: from nothing, and after an edit (the quick answer); a draft is what follows the pointer.');
+console.table(plans);
+console.log('Outlines of eight levels of the foam target, against a library.');
+console.table(outlines);

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { changeMark, plan, planReportSchema, readProject, writeProject } from '@hosket/core';
+import { changeItem, plan, planReportSchema, readProject, writeProject } from '@hosket/core';
 import { describe, expect, it } from 'vitest';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
@@ -45,6 +45,9 @@ describe('hosket plan', () => {
       'Waits',
       'Finish',
       'Bench 3',
+      'Haul road',
+      'of room over Flooded pit',
+      'would hold',
       'carve',
       'joint 1',
     ])
@@ -66,7 +69,7 @@ describe('hosket plan', () => {
     const high = file(
       'high.hosket.json',
       writeProject({
-        ...changeMark(project, 'bench-5', { heightMm: 400 }),
+        ...changeItem(project, 'bench-5', { heightMm: 400 }),
         sheets: [{ ...project.sheets[0], count: 1 }],
       }),
     );
@@ -87,7 +90,7 @@ describe('what cannot be planned', () => {
       'a negative height',
       file('low.json', readFileSync(demo, 'utf8').replace('"heightMm": 17', '"heightMm": -17')),
       4,
-      'marks[1].heightMm',
+      'landforms[4].heightMm',
     ],
   ])('%s', (_what, path, exit, words) => {
     for (const command of ['plan', 'check']) {
@@ -109,8 +112,8 @@ describe('what cannot be planned', () => {
 it('hosket check says what stands against a plan', () => {
   expect(hosket('check', demo)).toMatchObject({
     status: 0,
-    stdout: expect.stringContaining('a sound project, 17 marks'),
+    stdout: expect.stringContaining('a sound project, 20 drawn'),
   });
-  const idle = file('idle.json', writeProject({ ...project, marks: [], sheets: [] }));
+  const idle = file('idle.json', writeProject({ ...project, marks: [], landforms: [], laid: [], sheets: [] }));
   expect(hosket('check', idle).stdout).toContain('note: Ground: No heights are drawn yet');
 });

@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { type Fault, type Project, plan, planReportSchema, type Result, readProject } from '@hosket/core';
+import { type Fault, itemsOf, type Project, plan, planReportSchema, type Result, readProject } from '@hosket/core';
 import { planText } from './planText.ts';
 
 /** 0 all is well; 1 something in the plan stops the work; 2 wrong use; 3 the file cannot be read; 4 the file is not a valid project. */
@@ -57,7 +57,7 @@ function main(): number {
   const stopped = report.findings.some((finding) => finding.severity === 'stop');
   if (command === 'check') {
     process.stdout.write(
-      `${file}: a sound project, ${project.marks.length} marks, ${project.sheets.length} kinds of sheet\n`,
+      `${file}: a sound project, ${itemsOf(project).length} drawn, ${project.sheets.length} kinds of sheet\n`,
     );
     for (const { severity, place, message, remedy } of report.findings)
       process.stdout.write(`${severity}: ${place}: ${message} ${remedy}\n`);

@@ -10,16 +10,8 @@ import {
   sayWork,
   type UnitSystem,
 } from '@hosket/core';
-
-const rule = (title: string) => `\n${title}\n${'-'.repeat(title.length)}\n`;
-
-/** Columns padded to their widest entry; the last is left ragged. */
-function table(rows: readonly (readonly string[])[]): string {
-  const widths = rows[0]?.map((_, k) => Math.max(...rows.map((row) => row[k].length))) ?? [];
-  return rows
-    .map((row) => `  ${row.map((cell, k) => (k === row.length - 1 ? cell : cell.padEnd(widths[k]))).join('  ')}\n`)
-    .join('');
-}
+import { groundText } from './groundText.ts';
+import { rule, table } from './table.ts';
 
 /** A plan to be read in a terminal: the same numbers as on the screens. */
 export function planText(project: Project, report: PlanReport, system: UnitSystem): string {
@@ -44,7 +36,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
     table([
       ['mark', 'wanted', 'foam wanted', 'foam there', 'off by', 'what to do'],
       ...chosen.levels.map((level) => [
-        level.name || level.markId,
+        level.name || level.itemId,
         mm(level.wantedMm),
         mm(level.targetMm),
         mm(level.foamThereMm),
@@ -53,6 +45,8 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
       ]),
     ]),
   );
+
+  lines.push(groundText(report, system));
 
   lines.push(rule(`Stack, ${chosen.school}`));
   lines.push(

@@ -3,9 +3,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { areaAbove, forEachCell, heightAt } from './geometry/index.ts';
 import {
-  changeMark,
+  changeItem,
   createPlanner,
+  drawItem,
   type Mark,
+  type PlanReport,
   type Project,
   plan,
   planReportSchema,
@@ -139,6 +141,33 @@ describe('what always holds', () => {
     expect(JSON.stringify(toEnd(planner.run(project)).report)).toBe(first);
   });
 
+  it('a quick plan has the chosen school right and says that it is not the last word; the exact one is that of a fresh start', () => {
+    const project = drawItem(
+      small([circle(45, 40, 24, 47)]),
+      'pad',
+      [
+        [60, 20],
+        [90, 20],
+        [90, 60],
+        [60, 60],
+      ],
+      20,
+    ).project;
+    const raised = changeItem(project, project.landforms[0].id, { heightMm: 31 });
+    const planner = createPlanner();
+    toEnd(planner.run(project));
+    const quick = toEnd(planner.run(raised, true));
+    const exact = toEnd(planner.run(raised));
+    expect([quick.near, exact.near]).toEqual([true, false]);
+    expect(JSON.stringify(exact.report)).toBe(JSON.stringify(plan(raised).report));
+    const of = (report: PlanReport) => report.schools.find(({ school }) => school === report.chosen);
+    expect(of(quick.report)).toEqual(of(exact.report));
+    expect(quick.report.takeoff).toEqual(exact.report.takeoff);
+    expect(quick.ground.grid.values).toEqual(exact.ground.grid.values);
+    // The first plan of all has nothing to leave as it was.
+    expect(toEnd(createPlanner().run(raised, true)).near).toBe(false);
+  });
+
   it('a coverage figure alone does not work the ground out again', () => {
     const planner = createPlanner();
     const project = small([circle(45, 40, 24, 47)]);
@@ -175,7 +204,7 @@ describe('the demo, Harl Quarry', () => {
   });
 
   it('raising a bench by 7 mm changes stack, carve, fill, compound and finish', () => {
-    const after = plan(changeMark(demo, 'bench-3', { heightMm: 50 })).report;
+    const after = plan(changeItem(demo, 'bench-3', { heightMm: 50 })).report;
     const pick = (report: typeof before) => {
       const school = report.schools.find(({ school: name }) => name === report.chosen)!;
       return [
@@ -228,9 +257,14 @@ describe('findings', () => {
   it('crossing lines, a mark off the base, a spot that cannot be met, a tiny line', () => {
     expect(codes(small([circle(40, 40, 20, 30), circle(60, 40, 20, 40)]))).toContain('lines-cross');
     expect(codes(small([...hill, circle(500, 40, 20, 30)]))).toContain('off-the-base');
-    expect(codes(small([...hill, { kind: 'spot', id: 's', name: 'S', heightMm: 20, at: [50, 40] }]))).toContain(
-      'spot-missed',
-    );
+    expect(
+      codes(
+        small([
+          ...hill,
+          { kind: 'spot', id: 's', name: 'S', heightMm: 20, hidden: false, locked: false, points: [[50, 40]] },
+        ]),
+      ),
+    ).toContain('spot-missed');
     expect(
       codes(
         small([

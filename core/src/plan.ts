@@ -1,10 +1,23 @@
 import { findingsOf } from './checks/index.ts';
 import { type Days, daysOf } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
-import { type Ground, groundOf } from './ground/index.ts';
-import { type LayerPlan, layerPlan, type Target, targetOf } from './layers/index.ts';
-import { type Project, schools } from './project/index.ts';
-import type { PlanReport, SchoolReport } from './report.ts';
+import type { Point } from './geometry/index.ts';
+import {
+  type Built,
+  cellOf,
+  extremesOf,
+  finishedGround,
+  type Ground,
+  type Pool,
+  poolsOf,
+  readSpans,
+  type Solved,
+  type SpanRead,
+  solvedOf,
+} from './ground/index.ts';
+import { type LaidRead, type LayerPlan, layerPlan, layIn, type Target, targetOf } from './layers/index.ts';
+import { type Landform, nameOf, type Project, schools } from './project/index.ts';
+import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
 import { type StageTakeoff, takeoffOf } from './takeoff/index.ts';
 
 /** Everything worked out from a project: the report, and the fields that drawings are made from. */
@@ -12,6 +25,8 @@ export interface Plan {
   report: PlanReport;
   ground: Ground;
   target: Target;
+  /** Not the last word: the ground is not quite at rest, or schools and low points are still those from before; run again for the exact plan. */
+  near: boolean;
 }
 
 /** Remembers the last result of a stage: it runs again only when what it reads has changed. */
@@ -26,37 +41,69 @@ interface Worked {
   days: Days;
 }
 
+/** All that is read off the finished ground and target. */
+interface Land {
+  solved: Solved;
+  ground: Ground;
+  target: Target;
+  spans: SpanRead[];
+  laid: LaidRead[];
+  pools: Pool[];
+}
+
 /**
  * Runs the stages in the builder's order and keeps what has not changed since the last run. `run` is a generator that yields between
- * pieces of work, so that a newer edit can abandon an older run.
+ * pieces of work, so that a newer edit can abandon an older run. A `quick` run may answer with a plan that is `near`.
  */
-export function createPlanner(): { run: (project: Project) => Generator<undefined, Plan> } {
+export function createPlanner(): { run: (project: Project, quick?: boolean) => Generator<undefined, Plan> } {
+  let solved: Solved | undefined;
   let ground: Memory<Ground> | undefined;
   let target: Memory<Target> | undefined;
-  let layers: Memory<LayerPlan[]> | undefined;
+  let pools: Memory<Pool[]> | undefined;
+  let layers: (Memory<LayerPlan[]> & { sheetsKey: string }) | undefined;
 
-  function* run(project: Project): Generator<undefined, Plan> {
-    const groundKey = JSON.stringify([project.base.shape, project.marks]);
-    if (ground?.key !== groundKey) ground = { key: groundKey, value: yield* groundOf(project.base, project.marks) };
+  function* run(project: Project, quick = false): Generator<undefined, Plan> {
+    solved = yield* solvedOf(project, cellOf(project.base), solved, quick);
+    const groundKey = JSON.stringify([solved.near, project.base.shape, project.marks, project.landforms]);
+    if (ground?.key !== groundKey) ground = { key: groundKey, value: yield* finishedGround(project, solved) };
     const land = ground.value;
     yield;
     const targetKey = JSON.stringify([groundKey, project.surface.skinMm]);
     if (target?.key !== targetKey) target = { key: targetKey, value: targetOf(land, project.surface.skinMm) };
     const wanted = target.value;
     yield;
-    const layersKey = JSON.stringify([targetKey, project.sheets, { ...project.stacking, school: '' }]);
+    // A quick run leaves the low points and the schools that are not chosen as they were.
+    let left = false;
+    if (pools?.key !== groundKey) {
+      left = quick && pools !== undefined;
+      pools = left && pools ? { ...pools, key: '' } : { key: groundKey, value: poolsOf(land.grid, land.outline) };
+      yield;
+    }
+    const sheetsKey = JSON.stringify([project.sheets, { ...project.stacking, school: '' }]);
+    const layersKey = JSON.stringify([targetKey, sheetsKey]);
     if (layers?.key !== layersKey) {
+      const known = quick && layers?.sheetsKey === sheetsKey ? layers.value : null;
+      left ||= known !== null;
       const plans: LayerPlan[] = [];
       for (const school of schools) {
-        plans.push(layerPlan(project, land, wanted, school));
+        const kept = school === project.stacking.school ? undefined : known?.find((plan) => plan.school === school);
+        plans.push(kept ?? layerPlan(project, land, wanted, school));
         yield;
       }
-      layers = { key: layersKey, value: plans };
+      layers = { key: known ? '' : layersKey, sheetsKey, value: plans };
     }
     const skinMl = land.volumeMl - wanted.volumeMl;
     const worked = layers.value.map((plan) => workedOut(project, land, skinMl, plan));
     const chosen = worked.find(({ plan }) => plan.school === project.stacking.school) ?? worked[0];
-    return { report: reportOf(project, land, wanted, worked, chosen), ground: land, target: wanted };
+    const read: Land = {
+      solved,
+      ground: land,
+      target: wanted,
+      spans: readSpans(land.grid, project.landforms, land.built),
+      laid: layIn(project.laid, land, wanted),
+      pools: pools.value,
+    };
+    return { report: reportOf(project, read, worked, chosen), ground: land, target: wanted, near: solved.near || left };
   }
   return { run };
 }
@@ -75,18 +122,15 @@ export function plan(project: Project): Plan {
   }
 }
 
-function reportOf(
-  project: Project,
-  ground: Ground,
-  target: Target,
-  worked: readonly Worked[],
-  chosen: Worked,
-): PlanReport {
+function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
+  const { ground, target, spans, laid, pools } = land;
   const joints = jointWaits(project, chosen.plan);
   const { surface, grid } = ground;
+  const { highest, lowest } = extremesOf(grid, ground.outline);
+  const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 1,
+    version: 2,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -99,7 +143,21 @@ function reportOf(
       trueMm2: surface.trueMm2,
       meanSlopeDegrees: surface.meanSlopeDegrees,
       volumeMl: ground.volumeMl,
+      highestAt: pair(highest.at),
+      lowestAt: pair(lowest.at),
+      pools: pools.map((pool) => ({ ...pool, at: pair(pool.at) })),
     },
+    landforms: project.landforms.map((form, k) => landformReport(form, ground.built[k])),
+    spans: spans.map((span) => {
+      const form = project.landforms.find(({ id }) => id === span.id);
+      return {
+        ...span,
+        name: form ? nameOf(form) : span.id,
+        wantedMm: form?.kind === 'span' ? form.clearanceMm : 0,
+        rooms: span.rooms.map((room) => ({ ...room, at: pair(room.at) })),
+      };
+    }),
+    laid,
     target: { volumeMl: target.volumeMl, skinMl: ground.volumeMl - target.volumeMl, highestMm: target.curve.highestMm },
     chosen: chosen.plan.school,
     schools: worked.map(schoolReport),
@@ -108,7 +166,35 @@ function reportOf(
     operations: chosen.days.operations,
     tasks: chosen.days.tasks,
     finish: chosen.days.finish,
-    findings: findingsOf({ project, ground, target, layers: chosen.plan, joints, days: chosen.days }),
+    findings: findingsOf({
+      project,
+      ground,
+      solved: land.solved.grid,
+      spans,
+      laid,
+      target,
+      layers: chosen.plan,
+      joints,
+      days: chosen.days,
+    }),
+  };
+}
+
+function landformReport(form: Landform, { ends, areaMm2, cutMl, fillMl, steepestDegrees }: Built): LandformReport {
+  const climbs = ends && ends.lengthMm > 0 ? (100 * (ends.toMm - ends.fromMm)) / ends.lengthMm : null;
+  return {
+    id: form.id,
+    kind: form.kind,
+    name: nameOf(form),
+    fromMm: ends?.fromMm ?? null,
+    toMm: ends?.toMm ?? null,
+    lengthMm: ends?.lengthMm ?? null,
+    gradientPercent: climbs,
+    limitPercent: form.kind === 'way' ? form.gradientPercent : null,
+    areaMm2,
+    cutMl,
+    fillMl,
+    steepestDegrees,
   };
 }
 

@@ -22,7 +22,7 @@ const layerSchema = z.strictObject({
 });
 
 const levelSchema = z.strictObject({
-  markId: z.string(),
+  itemId: z.string(),
   name: z.string(),
   wantedMm: z.number(),
   targetMm: z.number(),
@@ -67,6 +67,62 @@ const stageSchema = z.strictObject({
   note: z.string(),
 });
 
+const placeSchema = z.tuple([z.number(), z.number()]);
+
+const builtSchema = z.strictObject({
+  id: z.string(),
+  kind: z.string(),
+  name: z.string(),
+  /** Heights at its two ends, its length, and its gradient with the limit it has, for what runs along a line. */
+  fromMm: z.number().nullable(),
+  toMm: z.number().nullable(),
+  lengthMm: z.number().nullable(),
+  gradientPercent: z.number().nullable(),
+  limitPercent: z.number().nullable(),
+  areaMm2: z.number(),
+  cutMl: z.number(),
+  fillMl: z.number(),
+  steepestDegrees: z.number(),
+});
+
+const roomSchema = z.strictObject({
+  overId: z.string().nullable(),
+  over: z.string(),
+  roomMm: z.number(),
+  at: placeSchema,
+});
+
+const spanSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  lengthMm: z.number(),
+  fromMm: z.number(),
+  toMm: z.number(),
+  wantedMm: z.number(),
+  leastMm: z.number().nullable(),
+  rooms: z.array(roomSchema),
+});
+
+const laidSchema = z.strictObject({
+  id: z.string(),
+  name: z.string(),
+  groundMm: z.number(),
+  undersideMm: z.number(),
+  topMm: z.number(),
+  unevenMm: z.number(),
+  foamMl: z.number(),
+  skinMl: z.number(),
+  massG: rangeSchema,
+});
+
+const poolSchema = z.strictObject({
+  at: placeSchema,
+  spillMm: z.number(),
+  depthMm: z.number(),
+  areaMm2: z.number(),
+  volumeMl: z.number(),
+});
+
 const waitsSchema = z.strictObject({ touch: rangeSchema, coat: rangeSchema, through: rangeSchema, reason: z.string() });
 
 const operationSchema = z.strictObject({
@@ -93,12 +149,12 @@ const findingSchema = z.strictObject({
   place: z.string(),
   message: z.string(),
   remedy: z.string(),
-  markId: z.string().optional(),
+  itemId: z.string().optional(),
 });
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(1),
+  version: z.literal(2),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -111,7 +167,14 @@ export const planReportSchema = z.strictObject({
     trueMm2: z.number(),
     meanSlopeDegrees: z.number(),
     volumeMl: z.number(),
+    highestAt: placeSchema,
+    lowestAt: placeSchema,
+    /** Low ground that would hold water, the fullest first. */
+    pools: z.array(poolSchema),
   }),
+  landforms: z.array(builtSchema),
+  spans: z.array(spanSchema),
+  laid: z.array(laidSchema),
   target: z.strictObject({ volumeMl: z.number(), skinMl: z.number(), highestMm: z.number() }),
   chosen: z.enum(schools),
   schools: z.array(schoolSchema),
@@ -126,6 +189,9 @@ export const planReportSchema = z.strictObject({
 });
 
 export type PlanReport = z.infer<typeof planReportSchema>;
+export type LandformReport = z.infer<typeof builtSchema>;
+export type SpanReport = z.infer<typeof spanSchema>;
+export type LaidReport = z.infer<typeof laidSchema>;
 export type SchoolReport = z.infer<typeof schoolSchema>;
 export type LayerReport = z.infer<typeof layerSchema>;
 export type StageReport = z.infer<typeof stageSchema>;

@@ -5,10 +5,12 @@ import { RouterProvider } from 'react-router';
 import { router } from './app/routes.tsx';
 import './styles.css';
 import { startAutosave } from './store/autosave.ts';
+import { startDrafting } from './worker/draftStore.ts';
 import { startPlanning } from './worker/planStore.ts';
 
 startAutosave();
 startPlanning();
+startDrafting();
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

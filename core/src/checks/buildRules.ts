@@ -27,7 +27,7 @@ export const stackTooLow: Rule = ({ project, target, layers }) => {
         ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).`
         : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.`,
       remedy: 'Add sheets or more of a kind in Brief, or lower the ground.',
-      ...(highest && { markId: highest.markId }),
+      ...(highest && { itemId: highest.itemId }),
     },
   ];
 };

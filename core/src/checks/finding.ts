@@ -1,7 +1,8 @@
 import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
-import type { Ground } from '../ground/index.ts';
-import type { LayerPlan, Target } from '../layers/index.ts';
+import type { Grid } from '../geometry/index.ts';
+import type { Ground, SpanRead } from '../ground/index.ts';
+import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
@@ -15,13 +16,17 @@ export interface Finding {
   place: string;
   message: string;
   remedy: string;
-  markId?: string;
+  itemId?: string;
 }
 
 /** What a rule may read. Rules change nothing. */
 export interface PlanView {
   project: Project;
   ground: Ground;
+  /** The ground that lines and spots make, before landforms. */
+  solved: Grid;
+  spans: readonly SpanRead[];
+  laid: readonly LaidRead[];
   target: Target;
   layers: LayerPlan;
   joints: JointWait[];

@@ -1,15 +1,35 @@
 import { benchAir, noBenchHours, pasteTooDeep, pieceTooLarge, slowJoints, stackTooLow } from './buildRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
-import { crossingLines, missedSpots, nothingDrawn, offTheBase, tinyLines } from './markRules.ts';
+import { belowTheBoard, idleLandforms, lowSpans, rockingThings, steepWays, upsideDownCliffs } from './landformRules.ts';
+import {
+  crossingLines,
+  missedSpots,
+  nothingDrawn,
+  offTheBase,
+  openOutlines,
+  selfCrossings,
+  tinyLines,
+  twinSpots,
+} from './markRules.ts';
 
 export { bands, type Finding, severities } from './finding.ts';
+export { sayGradient } from './landformRules.ts';
 
 const rules: readonly Rule[] = [
   nothingDrawn,
   offTheBase,
   crossingLines,
+  selfCrossings,
+  openOutlines,
+  twinSpots,
   missedSpots,
   tinyLines,
+  steepWays,
+  lowSpans,
+  idleLandforms,
+  upsideDownCliffs,
+  belowTheBoard,
+  rockingThings,
   stackTooLow,
   pieceTooLarge,
   pasteTooDeep,

@@ -1,11 +1,10 @@
-import { heightAt, insideRing, lineLength, type Point } from '../geometry/index.ts';
-import { type Contour, type Mark, markPoints } from '../project/index.ts';
-import type { Finding, Rule } from './finding.ts';
-
-const nameOf = (mark: Mark) => mark.name || `${mark.kind} ${mark.id}`;
+import { heightAt, insideRing, lineLength, type Point, type Ring } from '../geometry/index.ts';
+import { type Contour, type Item, isClosed, itemsOf, nameOf, runOf } from '../project/index.ts';
+import type { Finding, PlanView, Rule } from './finding.ts';
+import { firstCrossings, meet, type Stretch, stretchesOf } from './stretches.ts';
 
 export const nothingDrawn: Rule = ({ project }) =>
-  project.marks.length
+  project.marks.length || project.landforms.length
     ? []
     : [
         {
@@ -14,115 +13,148 @@ export const nothingDrawn: Rule = ({ project }) =>
           band: 'ground',
           place: 'Ground',
           message: 'No heights are drawn yet, so the base is bare.',
-          remedy: 'Add a contour or a spot height.',
+          remedy: 'Add a contour, a spot height or a landform.',
         },
       ];
 
-/** A mark of which nothing lies on the base does nothing. */
-export const offTheBase: Rule = ({ project, ground }) =>
-  project.marks
-    .filter(
-      (mark) =>
-        !markPoints(mark).some(([x, y]) => insideRing(ground.outline, x, y)) && !crossesBase(mark, ground.outline),
-    )
-    .map((mark) => ({
-      code: 'off-the-base',
-      severity: 'warn',
-      band: 'ground',
-      place: nameOf(mark),
-      message: `${nameOf(mark)} lies outside the base and does nothing.`,
-      remedy: 'Move it onto the base or delete it.',
-      markId: mark.id,
-    }));
+const onGround = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding => ({
+  code,
+  severity: 'warn',
+  band: 'ground',
+  place,
+  message,
+  remedy,
+  itemId: item.id,
+});
 
-function crossesBase(mark: Mark, outline: readonly Point[]): boolean {
-  if (mark.kind === 'spot') return outline.some(([x, y]) => x === mark.at[0] && y === mark.at[1]);
-  return stretchesOf(mark).some(([a, b]) => outline.some((p, k) => meet(a, b, p, outline[(k + 1) % outline.length])));
+/** A thing of which nothing lies on the base does nothing. */
+export const offTheBase: Rule = ({ project, ground }) =>
+  itemsOf(project)
+    .filter((item) => !touchesBase(item, ground.outline))
+    .map((item) =>
+      onGround(
+        item,
+        'off-the-base',
+        `${nameOf(item)} lies outside the base and does nothing.`,
+        'Move it onto the base or delete it.',
+      ),
+    );
+
+function touchesBase(item: Item, outline: Ring): boolean {
+  const run = runOf(item);
+  if (run.some(([x, y]) => insideRing(outline, x, y) || outline.some((p) => p[0] === x && p[1] === y))) return true;
+  if (isClosed(item) && outline.some(([x, y]) => insideRing(run, x, y))) return true;
+  return stretchesOf(item).some(([a, b]) => outline.some((p, k) => meet(a, b, p, outline[(k + 1) % outline.length])));
 }
 
-const stretchesOf = (line: Contour): [Point, Point][] =>
-  line.points
-    .slice(0, line.closed ? undefined : -1)
-    .map((point, k) => [point, line.points[(k + 1) % line.points.length]]);
+const isContour = (item: Item): item is Contour => item.kind === 'contour';
+const where = ([x, y]: Point) => `${x.toFixed(0)}, ${y.toFixed(0)} mm`;
 
-const side = (a: Point, b: Point, p: Point) => (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]);
-
-const meet = (a: Point, b: Point, c: Point, d: Point) =>
-  side(a, b, c) * side(a, b, d) <= 0 && side(c, d, a) * side(c, d, b) <= 0;
-
-/** Where lines of two heights cross, the ground cannot have both. Stretches are sorted into squares so that only neighbours are compared. */
+/** Where lines of two heights cross, the ground cannot have both. */
 export const crossingLines: Rule = ({ project }) => {
-  const squareMm = 15;
-  const squares = new Map<string, { mark: Contour; a: Point; b: Point }[]>();
-  const reported = new Set<string>();
-  const findings: Finding[] = [];
-  for (const mark of project.marks) {
-    if (mark.kind !== 'contour') continue;
-    for (const [a, b] of stretchesOf(mark)) {
-      const [x0, x1] = [Math.min(a[0], b[0]), Math.max(a[0], b[0])].map((x) => Math.floor(x / squareMm));
-      const [y0, y1] = [Math.min(a[1], b[1]), Math.max(a[1], b[1])].map((y) => Math.floor(y / squareMm));
-      for (let x = x0; x <= x1; x++)
-        for (let y = y0; y <= y1; y++) {
-          const key = `${x},${y}`;
-          const there = squares.get(key) ?? [];
-          for (const other of there) {
-            const pair = `${other.mark.id} ${mark.id}`;
-            if (
-              other.mark.heightMm === mark.heightMm ||
-              other.mark === mark ||
-              reported.has(pair) ||
-              !meet(a, b, other.a, other.b)
-            )
-              continue;
-            reported.add(pair);
-            findings.push({
-              code: 'lines-cross',
-              severity: 'warn',
-              band: 'ground',
-              place: `${nameOf(mark)} at ${a[0].toFixed(0)}, ${a[1].toFixed(0)} mm`,
-              message: `${nameOf(other.mark)} (${other.mark.heightMm} mm) and ${nameOf(mark)} (${mark.heightMm} mm) cross; the ground there is a compromise.`,
-              remedy: 'Move one of them so that they do not touch.',
-              markId: mark.id,
-            });
-          }
-          there.push({ mark, a, b });
-          squares.set(key, there);
-        }
-    }
-  }
-  return findings;
+  const contours = project.marks.filter(isContour);
+  const stretches = contours.flatMap((mark) =>
+    stretchesOf(mark).map((ends): Stretch<Contour> => ({ owner: mark, ends })),
+  );
+  return firstCrossings(stretches, (a, b) => a !== b && a.heightMm !== b.heightMm).map(({ first, second, at }) =>
+    onGround(
+      second,
+      'lines-cross',
+      `${nameOf(first)} (${first.heightMm} mm) and ${nameOf(second)} (${second.heightMm} mm) cross; the ground there is a compromise.`,
+      'Move one of them so that they do not touch.',
+      `${nameOf(second)} at ${where(at)}`,
+    ),
+  );
 };
 
-/** A spot height that disagrees with a line it stands on, or with another spot. */
-export const missedSpots: Rule = ({ project, ground }) =>
+/** An outline that crosses itself has no clear inside; a way that does has two heights at one place. */
+export const selfCrossings: Rule = ({ project }) =>
+  itemsOf(project)
+    .filter((item) => item.kind !== 'spot')
+    .flatMap((item) => {
+      const ends = stretchesOf(item);
+      const stretches = ends.map((stretch, k): Stretch<number> => ({ owner: k, ends: stretch }));
+      const beside = (a: number, b: number) =>
+        Math.abs(a - b) <= 1 || (isClosed(item) && Math.abs(a - b) === ends.length - 1);
+      const found = firstCrossings(stretches, (a, b) => !beside(a, b), 1);
+      return found.map(({ at }) =>
+        onGround(
+          item,
+          'crosses-itself',
+          `${nameOf(item)} crosses itself near ${where(at)}.`,
+          isClosed(item) ? 'Move a point so that its outline runs round once.' : 'Move a point, or draw it as two.',
+        ),
+      );
+    });
+
+/** Ends of an open contour that stop this near to each other were probably meant to meet, as a share of its length. */
+const NEARLY = 0.12;
+
+export const openOutlines: Rule = ({ project }) =>
   project.marks
-    .filter((mark) => mark.kind === 'spot' && insideRing(ground.outline, mark.at[0], mark.at[1]))
-    .filter(
-      (mark) => mark.kind === 'spot' && Math.abs(heightAt(ground.grid, mark.at[0], mark.at[1]) - mark.heightMm) > 0.5,
-    )
-    .map((mark) => ({
-      code: 'spot-missed',
-      severity: 'warn',
-      band: 'ground',
-      place: nameOf(mark),
-      message: `The ground does not pass through ${nameOf(mark)}: another mark, or a level outline round it, says otherwise.`,
-      remedy: 'Move the spot, change its height, or let the outline round it not be level inside.',
-      markId: mark.id,
-    }));
+    .filter((mark) => isContour(mark) && !mark.closed && mark.points.length > 2)
+    .flatMap((mark) => {
+      const [a, b] = [mark.points[0], mark.points[mark.points.length - 1]];
+      const gap = Math.hypot(a[0] - b[0], a[1] - b[1]);
+      if (gap > NEARLY * lineLength(runOf(mark), false)) return [];
+      return [
+        onGround(
+          mark,
+          'open-outline',
+          `${nameOf(mark)} is not closed: its ends lie ${gap.toFixed(1)} mm apart.`,
+          'Tick "closed line", or draw its ends apart.',
+        ),
+      ];
+    });
+
+/** Two spot heights on one point cannot both be met. */
+export const twinSpots: Rule = ({ project }) => {
+  const seen = new Map<string, Item & { heightMm: number }>();
+  return project.marks.flatMap((mark) => {
+    if (mark.kind !== 'spot') return [];
+    const key = mark.points[0].map((value) => value.toFixed(1)).join(' ');
+    const other = seen.get(key);
+    if (!other) {
+      seen.set(key, mark);
+      return [];
+    }
+    const same = other.heightMm === mark.heightMm;
+    return [
+      onGround(
+        mark,
+        'spots-on-one-point',
+        `${nameOf(other)} and ${nameOf(mark)} stand on one point${same ? '' : ` with ${other.heightMm} and ${mark.heightMm} mm`}.`,
+        'Delete one of them or move it.',
+      ),
+    ];
+  });
+};
+
+/** A spot height that disagrees with a line it stands on, or with another spot. What a landform did there later is meant. */
+export const missedSpots: Rule = ({ project, ground, solved }: PlanView) =>
+  project.marks.flatMap((mark) => {
+    if (mark.kind !== 'spot') return [];
+    const [x, y] = mark.points[0];
+    if (!insideRing(ground.outline, x, y) || Math.abs(heightAt(solved, x, y) - mark.heightMm) <= 0.5) return [];
+    return [
+      onGround(
+        mark,
+        'spot-missed',
+        `The ground does not pass through ${nameOf(mark)}: another mark, or a level outline round it, says otherwise.`,
+        'Move the spot, change its height, or let the outline round it not be level inside.',
+      ),
+    ];
+  });
 
 /** A line so short that the lattice hardly sees it. */
 export const tinyLines: Rule = ({ project, ground }) =>
   project.marks
-    .filter(
-      (mark): mark is Contour =>
-        mark.kind === 'contour' && lineLength(mark.points, mark.closed) < 3 * ground.grid.cellMm,
-    )
-    .map((mark) => ({
-      code: 'tiny-line',
-      severity: 'warn',
-      band: 'ground',
-      place: nameOf(mark),
-      message: `${nameOf(mark)} is shorter than three cells of the ground (${ground.grid.cellMm} mm each).`,
-      remedy: 'Use a spot height instead.',
-      markId: mark.id,
-    }));
+    .filter((mark) => isContour(mark) && lineLength(runOf(mark), mark.closed) < 3 * ground.grid.cellMm)
+    .map((mark) =>
+      onGround(
+        mark,
+        'tiny-line',
+        `${nameOf(mark)} is shorter than three cells of the ground (${ground.grid.cellMm} mm each).`,
+        'Use a spot height instead.',
+      ),
+    );

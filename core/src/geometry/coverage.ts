@@ -1,5 +1,5 @@
 import type { Grid } from './grid.ts';
-import { boundsOf, clipToConvex, type Ring, ringArea } from './rings.ts';
+import { boundsOf, clipToConvex, crossingsAt, type Ring, ringArea } from './rings.ts';
 
 /**
  * The share (0..1) of each lattice cell that lies on the base, row-major, (columns-1) x (rows-1); null when every cell lies on it whole.
@@ -55,15 +55,4 @@ function shareOfCell(outline: Ring, x: number, y: number, cellMm: number): numbe
     [x, y + cellMm],
   ];
   return Math.abs(ringArea(clipToConvex(outline, cell))) / cellMm ** 2;
-}
-
-/** Where a ring crosses a line of constant y, from left to right. */
-function crossingsAt(ring: Ring, y: number): number[] {
-  const found: number[] = [];
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [xi, yi] = ring[i];
-    const [xj, yj] = ring[j];
-    if (yi > y !== yj > y) found.push(((xj - xi) * (y - yi)) / (yj - yi) + xi);
-  }
-  return found.sort((a, b) => a - b);
 }

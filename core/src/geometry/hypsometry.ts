@@ -65,6 +65,22 @@ export function hypsometryOf(grid: Grid, coverage: Float32Array | null): Hypsome
   return { areaMm2: part.area, volumeMm3: part.volume, highestMm: highest };
 }
 
+/** Volume between height 0 and a surface that is nowhere below it, mm3: the same flat triangles, added up. */
+export function volumeUnder(grid: Grid, coverage: Float32Array | null): number {
+  const { columns, rows, cellMm, values: z } = grid;
+  let sum = 0;
+  for (let j = 0; j < rows - 1; j++)
+    for (let i = 0; i < columns - 1; i++) {
+      const share = coverage ? coverage[j * (columns - 1) + i] : 1;
+      const n = j * columns + i;
+      // The two corners on the diagonal belong to both triangles.
+      const along = (i + j) & 1 ? z[n + 1] + z[n + columns] : z[n] + z[n + columns + 1];
+      const beside = (i + j) & 1 ? z[n] + z[n + columns + 1] : z[n + 1] + z[n + columns];
+      sum += share * (2 * along + beside);
+    }
+  return (sum * cellMm * cellMm) / 6;
+}
+
 interface Parts {
   area: Float64Array;
   volume: Float64Array;

@@ -1,5 +1,6 @@
 export * from './clip.ts';
 export * from './coverage.ts';
+export * from './curve.ts';
 export * from './grid.ts';
 export * from './hypsometry.ts';
 export * from './isolines.ts';

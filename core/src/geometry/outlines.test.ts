@@ -1,15 +1,14 @@
-import { readFileSync } from 'node:fs';
 import { contours } from 'd3-contour';
 import { describe, expect, it } from 'vitest';
 import { baseOutline, startProject } from '../project/index.ts';
 import { groundFrom } from '../testing/solids.ts';
+import { volcano } from '../testing/volcano.ts';
 import {
   areaAbove,
   clipRings,
   convexHull,
   coverageOf,
   fitsSheet,
-  type Grid,
   gridOver,
   heightAt,
   hypsometryOf,
@@ -33,17 +32,7 @@ const square = (x: number, y: number, side: number): Ring => [
   [x, y + side],
 ];
 
-/** The volcano elevation grid of the `vega-datasets` package (87 x 61, about 10 m apart): a test reference only. Row 0 is taken as the near edge. */
-const volcano: { width: number; height: number; values: number[] } = JSON.parse(
-  readFileSync(new URL('../../../node_modules/vega-datasets/data/volcano.json', import.meta.url), 'utf8'),
-);
-const volcanoGrid: Grid = {
-  columns: volcano.width,
-  rows: volcano.height,
-  cellMm: 1,
-  originMm: [0, 0],
-  values: Float64Array.from(volcano.values, (z) => z - 90),
-};
+const volcanoGrid = volcano(1);
 
 describe('outlines of what stands above a level', () => {
   it('a cone gives one round ring, counter-clockwise, of the right area and length', () => {

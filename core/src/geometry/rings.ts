@@ -38,6 +38,17 @@ export function insideRing(ring: Ring, x: number, y: number): boolean {
   return inside;
 }
 
+/** Where a ring crosses a line of constant y, from left to right. */
+export function crossingsAt(ring: Ring, y: number): number[] {
+  const found: number[] = [];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const [xi, yi] = ring[i];
+    const [xj, yj] = ring[j];
+    if (yi > y !== yj > y) found.push(((xj - xi) * (y - yi)) / (yj - yi) + xi);
+  }
+  return found.sort((a, b) => a - b);
+}
+
 export const polygonArea = (polygon: Polygon): number =>
   polygon.holes.reduce((area, hole) => area + ringArea(hole), ringArea(polygon.outer));
 

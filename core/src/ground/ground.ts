@@ -2,15 +2,16 @@ import {
   coverageOf,
   type Grid,
   gridOver,
-  type Hypsometry,
-  hypsometryOf,
   type Ring,
   type TrueSurface,
   trueSurfaceOf,
-  volumeAbove,
+  volumeUnder,
   withValues,
 } from '../geometry/index.ts';
-import { type Base, baseOutline, type Mark } from '../project/index.ts';
+import { type Base, baseOutline, type Landform, type Mark } from '../project/index.ts';
+import { type Built, buildLandforms } from './forms/compose.ts';
+import { resolveNear } from './resolve.ts';
+import { changedBox, type ShapeLine, shapeLines } from './shapeLines.ts';
 import { solveGround } from './solve.ts';
 
 /** The finished ground over the base, with what later stages measure on it. */
@@ -20,40 +21,106 @@ export interface Ground {
   grid: Grid;
   /** Share of each lattice cell that lies on the base; null when all of them do. */
   coverage: Float32Array | null;
-  curve: Hypsometry;
   surface: TrueSurface;
   volumeMl: number;
   highestMm: number;
+  /** What each landform did, in the order of building. */
+  built: Built[];
 }
 
-/** Above this many nodes the cell grows, so that a very large base stays workable. */
+/** Above this many nodes the cell grows, so that a very large base stays workable; below that many it shrinks. */
 const MOST_NODES = 1_000_000;
+const FEW_NODES = 40_000;
 
-/** The cell for a base of this size: 1 mm, coarser in halves for very large bases. */
+/** The cell for a base of this size: 1 mm, half or a quarter on small bases, coarser in halves on very large ones. */
 export function chooseCellMm(widthMm: number, depthMm: number): number {
   const needed = Math.sqrt((widthMm * depthMm) / MOST_NODES);
-  return needed <= 1 ? 1 : Math.ceil(needed * 2) / 2;
+  if (needed > 1) return Math.ceil(needed * 2) / 2;
+  const nodes = widthMm * depthMm;
+  return nodes * 16 <= 4 * FEW_NODES ? 0.25 : nodes * 4 <= 2 * FEW_NODES ? 0.5 : 1;
 }
 
 /** Measures a field of heights as the ground of a base. */
-export function measureGround(outline: Ring, grid: Grid): Ground {
+export function measureGround(outline: Ring, grid: Grid, built: Built[] = []): Ground {
   const coverage = coverageOf(grid, outline);
-  const curve = hypsometryOf(grid, coverage);
+  let highestMm = 0;
+  for (let n = 0; n < grid.values.length; n++) if (grid.values[n] > highestMm) highestMm = grid.values[n];
   return {
     outline,
     grid,
     coverage,
-    curve,
     surface: trueSurfaceOf(grid, coverage),
-    volumeMl: volumeAbove(curve, 0) / 1000,
-    highestMm: curve.highestMm,
+    volumeMl: volumeUnder(grid, coverage) / 1000,
+    highestMm,
+    built,
   };
 }
 
-/** The ground that a project's marks describe. Heights are never below the top of the baseboard; no marks give a bare base. */
-export function* groundOf(base: Base, marks: readonly Mark[]): Generator<undefined, Ground> {
-  const { widthMm, depthMm } = base.shape;
-  const lattice = gridOver(widthMm, depthMm, chooseCellMm(widthMm, depthMm));
-  const values = marks.length ? yield* solveGround(lattice, marks) : lattice.values;
-  return measureGround(baseOutline(base), withValues(lattice, values));
+/** The ground that lines and spots alone make, kept so that a change of landforms, or of one line, need not solve it all again. */
+export interface Solved {
+  grid: Grid;
+  lines: readonly ShapeLine[];
+  /** Taken up from an earlier one after a change, and so not quite at rest. */
+  near: boolean;
 }
+
+/** What the ground is made from. */
+export interface Drawn {
+  base: Base;
+  marks: readonly Mark[];
+  landforms: readonly Landform[];
+}
+
+/**
+ * Solves the lines and spots. With `before` and `quick`, a change of a line is taken up from the ground before it; the same lines as before are
+ * not solved again. `cellMm` is the cell of the lattice.
+ */
+export function* solvedOf(
+  { base, marks, landforms }: Drawn,
+  cellMm: number,
+  before?: Solved,
+  quick = false,
+): Generator<undefined, Solved> {
+  const { widthMm, depthMm } = base.shape;
+  const lattice = gridOver(widthMm, depthMm, cellMm);
+  const lines = shapeLines(marks, landforms);
+  if (!lines.length) return { grid: lattice, lines, near: false };
+  const sameLattice =
+    before &&
+    before.grid.cellMm === cellMm &&
+    before.grid.columns === lattice.columns &&
+    before.grid.rows === lattice.rows;
+  if (sameLattice && before.lines.length) {
+    const box = changedBox(before.lines, lines);
+    if (!box && (!before.near || quick)) return before;
+    // A line more or less can change the ground far and wide.
+    if (quick && box && before.lines.length === lines.length) {
+      const values = yield* resolveNear(before, lines, box);
+      return { grid: withValues(lattice, values), lines, near: true };
+    }
+  }
+  return { grid: withValues(lattice, yield* solveGround(lattice, lines)), lines, near: false };
+}
+
+/** The landforms built onto the solved ground. Heights are never below the top of the baseboard. */
+export function* builtOn(
+  { base, landforms }: Drawn,
+  solved: Solved,
+): Generator<undefined, { grid: Grid; built: Built[] }> {
+  const grid = withValues(solved.grid, solved.grid.values.slice());
+  const built = yield* buildLandforms(grid, landforms, baseOutline(base));
+  return { grid, built };
+}
+
+/** Builds the landforms onto the solved ground and measures it. */
+export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefined, Ground> {
+  const { grid, built } = yield* builtOn(drawn, solved);
+  return measureGround(baseOutline(drawn.base), grid, built);
+}
+
+/** The ground that a project describes, worked out from nothing. */
+export function* groundOf(drawn: Drawn, cellMm = cellOf(drawn.base)): Generator<undefined, Ground> {
+  return yield* finishedGround(drawn, yield* solvedOf(drawn, cellMm));
+}
+
+export const cellOf = ({ shape }: Base): number => chooseCellMm(shape.widthMm, shape.depthMm);

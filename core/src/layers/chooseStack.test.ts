@@ -22,10 +22,10 @@ const rule = (alpha: number, costs = { perLayerMin: 15, carveMinPerL: 30, fillMi
   costs,
 });
 const curves: Hypsometry[] = [
-  frustumGround(2).curve,
-  groundFrom(160, 120, (x, y) => 20 + 18 * Math.sin(x / 19) + 0.12 * y, 2).curve,
-  hypsometryOf(groundFrom(150, 150, (x, y) => Math.max(0, 55 - 0.8 * Math.hypot(x - 60, y - 80)), 2).grid, null),
-];
+  frustumGround(2),
+  groundFrom(160, 120, (x, y) => 20 + 18 * Math.sin(x / 19) + 0.12 * y, 2),
+  groundFrom(150, 150, (x, y) => Math.max(0, 55 - 0.8 * Math.hypot(x - 60, y - 80)), 2),
+].map(({ grid, coverage }) => hypsometryOf(grid, coverage));
 
 /** Every sequence of sheets that the rule and the stock allow, with the least cost found. */
 function exhaustive(curve: Hypsometry, kinds: readonly SheetKind[], how: StackRule): number {

@@ -104,13 +104,16 @@ describe('what to do at a level, halfway', () => {
     heightMm,
     closed: false,
     level: false,
+    smooth: false,
+    hidden: false,
+    locked: false,
     points: [
       [heightMm / 0.8, 100],
       [heightMm / 0.8, 140],
     ] as [number, number][],
   });
   const plan = layerPlan({ ...project, marks: [path('at 30', 30), path('at 36', 36)] }, ground, target, 'halfway');
-  const level = (id: string) => plan.levels.find((row) => row.markId === id);
+  const level = (id: string) => plan.levels.find((row) => row.itemId === id);
 
   it('a path at 30 has its foam at 26.2, where only layer 1 reaches: fill 6.2', () => {
     expect(level('at 30')?.targetMm).toBeCloseTo(26.158, 1);

@@ -89,7 +89,7 @@ const ruleFor = (stacking: Project['stacking'], school: School): StackRule => ({
 
 /** The stack of one school under a target: the cheapest for the stated cost, and everything measured on it. */
 export function layerPlan(
-  project: Pick<Project, 'sheets' | 'stacking' | 'marks'>,
+  project: Pick<Project, 'sheets' | 'stacking' | 'marks' | 'landforms'>,
   ground: Ground,
   target: Target,
   school: School,
@@ -118,7 +118,7 @@ export function layerPlan(
     foamLeftMl: foamCutMl - carveMl,
     foamMassG: massG,
     paste: pasteDepth(ground.grid, target.grid, ground.coverage, stack.steps),
-    levels: levelsOf(project.marks, target.grid, stack.steps, project.sheets),
+    levels: levelsOf([...project.marks, ...project.landforms], ground.built, target.grid, stack.steps, project.sheets),
     sheetsUsed: sheetsUsedOf(layers, project),
   };
 }

@@ -1,12 +1,13 @@
-import { boundsOf, type Grid, heightAt, insideRing, type Point } from '../geometry/index.ts';
+import { boundsOf, type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
+import type { Built } from '../ground/index.ts';
 import { usualToleranceMm } from '../materials/index.ts';
-import { type Mark, markPoints, type Sheet } from '../project/index.ts';
+import { type Item, isClosed, nameOf, runOf, type Sheet } from '../project/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
 import { foamTopAt, type Step } from './chooseStack.ts';
 
 /** What stands at a contour or spot height, and what is to be done there before the skin. */
 export interface Level {
-  markId: string;
+  itemId: string;
   name: string;
   /** Finished height asked for. */
   wantedMm: number;
@@ -27,26 +28,37 @@ export interface Level {
 /** Less than this is neither carved nor filled on purpose, mm. */
 const FLUSH_WORK_MM = 0.3;
 
-/** The levels table: one row a mark that lies on the base, highest first. */
+/** A height that an item asks for, and where along or inside it. */
+interface Wanted {
+  item: Item;
+  /** Which of its heights, where it has several. */
+  part: string;
+  wantedMm: number;
+  places: Point[];
+}
+
+/** The levels table: one row a height that something on the base asks for, highest first. */
 export function levelsOf(
-  marks: readonly Mark[],
+  items: readonly Item[],
+  built: readonly Built[],
   target: Grid,
   steps: readonly Step[],
   sheets: readonly Sheet[],
 ): Level[] {
-  return marks
-    .map((mark) => ({ mark, targetMm: middleTarget(mark, target) }))
-    .filter((row): row is { mark: Mark; targetMm: number } => row.targetMm !== null)
-    .map(({ mark, targetMm }) => {
+  return items
+    .flatMap((item) => wantedBy(item, built, target.cellMm))
+    .map((wanted) => ({ ...wanted, targetMm: middleTarget(wanted.places, target) }))
+    .filter((row): row is Wanted & { targetMm: number } => row.targetMm !== null)
+    .map(({ item, part, wantedMm, targetMm }) => {
       const { topMm, layer } = foamTopAt(steps, targetMm);
       const apart = topMm - targetMm;
       const work = apart > FLUSH_WORK_MM ? 'carve' : apart < -FLUSH_WORK_MM ? 'fill' : 'flush';
       const workMm = Math.abs(apart);
       const tolerances = steps.slice(0, layer).map((step) => toleranceOf(step, sheets));
       return {
-        markId: mark.id,
-        name: mark.name,
-        wantedMm: mark.heightMm,
+        itemId: item.id,
+        name: part ? `${nameOf(item)}, ${part}` : nameOf(item),
+        wantedMm,
         targetMm,
         foamThereMm: topMm,
         work,
@@ -58,6 +70,31 @@ export function levelsOf(
       } satisfies Level;
     })
     .sort((a, b) => b.wantedMm - a.wantedMm || a.name.localeCompare(b.name));
+}
+
+/** The heights an item asks for: a line's or a flat's, the ends of a way, the floor of a pit, the bed of a pond. */
+function wantedBy(item: Item, built: readonly Built[], cellMm: number): Wanted[] {
+  const run = runOf(item);
+  const one = (wantedMm: number, places: Point[], part = ''): Wanted => ({ item, part, wantedMm, places });
+  switch (item.kind) {
+    case 'contour':
+      return [one(item.heightMm, item.level ? insidePlaces(run, cellMm) : alongPlaces(run, isClosed(item), cellMm))];
+    case 'spot':
+      return [one(item.heightMm, [...run])];
+    case 'pad':
+      return [one(item.heightMm, insidePlaces(run, cellMm))];
+    case 'pit':
+      return [one(item.floorMm, insidePlaces(run, cellMm), 'floor')];
+    case 'basin':
+      return [one(Math.max(0, item.waterMm - item.depthMm), insidePlaces(run, cellMm), 'bed')];
+    case 'way':
+    case 'steps': {
+      const ends = built.find(({ id }) => id === item.id)?.ends;
+      return ends ? [one(ends.fromMm, [run[0]], 'start'), one(ends.toMm, [run[run.length - 1]], 'end')] : [];
+    }
+    default:
+      return [];
+  }
 }
 
 /** "carve 7.8 mm from layer 2", in the builder's units. */
@@ -77,9 +114,9 @@ function toleranceOf(step: Step, sheets: readonly Sheet[]): number {
   return sheet.toleranceMm ?? usualToleranceMm(sheet.nominalMm, sheet.measuredMm !== null);
 }
 
-/** The middle foam target along a line, inside a level outline, or at a spot; null when the mark lies off the base. */
-function middleTarget(mark: Mark, target: Grid): number | null {
-  const heights = samplePoints(mark, target.cellMm)
+/** The middle foam target over some places; null when none of them lies on the base. */
+function middleTarget(places: readonly Point[], target: Grid): number | null {
+  const heights = places
     .filter(([x, y]) => onGrid(target, x, y))
     .map(([x, y]) => heightAt(target, x, y))
     .sort((a, b) => a - b);
@@ -90,19 +127,18 @@ function onGrid(grid: Grid, x: number, y: number): boolean {
   return x >= 0 && y >= 0 && x <= (grid.columns - 1) * grid.cellMm && y <= (grid.rows - 1) * grid.cellMm;
 }
 
-function samplePoints(mark: Mark, cellMm: number): Point[] {
-  const points = markPoints(mark);
-  if (mark.kind === 'spot') return [...points];
-  if (mark.level) {
-    const [x0, y0, x1, y1] = boundsOf(mark.points);
-    const stride = Math.max(2 * cellMm, Math.sqrt(((x1 - x0) * (y1 - y0)) / 400));
-    const inside: Point[] = [];
-    for (let y = y0 + stride / 2; y < y1; y += stride)
-      for (let x = x0 + stride / 2; x < x1; x += stride) if (insideRing(mark.points, x, y)) inside.push([x, y]);
-    if (inside.length) return inside;
-  }
+function insidePlaces(ring: Ring, cellMm: number): Point[] {
+  const [x0, y0, x1, y1] = boundsOf(ring);
+  const stride = Math.max(2 * cellMm, Math.sqrt(((x1 - x0) * (y1 - y0)) / 400));
+  const inside: Point[] = [];
+  for (let y = y0 + stride / 2; y < y1; y += stride)
+    for (let x = x0 + stride / 2; x < x1; x += stride) if (insideRing(ring, x, y)) inside.push([x, y]);
+  return inside.length ? inside : alongPlaces(ring, true, cellMm);
+}
+
+function alongPlaces(points: Ring, closed: boolean, cellMm: number): Point[] {
   const along: Point[] = [];
-  const last = mark.closed ? points.length : points.length - 1;
+  const last = closed ? points.length : points.length - 1;
   for (let k = 0; k < last; k++) {
     const [ax, ay] = points[k];
     const [bx, by] = points[(k + 1) % points.length];

@@ -1,4 +1,4 @@
-import { forEachCell, type Grid, outlineHeight } from '../geometry/index.ts';
+import { type Grid, outlineHeight } from '../geometry/index.ts';
 import type { Step } from './chooseStack.ts';
 
 /** How deep paste (fill and skin together) lies under the finished ground, square to the surface, mm. */
@@ -22,56 +22,81 @@ export function pasteDepth(
 ): PasteDepth {
   const z = ground.values;
   const t = target.values;
-  const { columns } = ground;
-  const bins = new Float64Array(Math.ceil(highestOf(z) / BIN_MM) + 2);
-  const edges = Float64Array.from(steps, (step) => outlineHeight(step.outlineAtMm));
-  const tops = Float64Array.from(steps, (step) => step.topMm);
+  const { columns, rows } = ground;
+  const rises = new Float64Array(Math.ceil(highestOf(z) / BIN_MM) + 3);
+  const foam = foamRule(steps);
   let total = 0;
   let deepestMm = 0;
-  forEachCell(ground, coverage, (cell, areaMm2) => {
-    const a = cell + Math.floor(cell / (columns - 1));
-    const b = a + 1;
-    const c = a + columns;
-    const d = c + 1;
-    const steep = steepness(z[a], z[b], z[c], z[d], lean(cell, columns - 1), ground.cellMm);
-    const lowest = Math.min(t[a], t[b], t[c], t[d]);
-    const highest = Math.max(t[a], t[b], t[c], t[d]);
-    // In a quarter the target runs through half of what it does in the cell.
-    const reach = (highest - lowest) / 4 / steep;
-    const quarterArea = (areaMm2 * steep) / 4;
-    for (let q = 0; q < 4; q++) {
-      const x = q & 1 ? 0.75 : 0.25;
-      const y = q & 2 ? 0.75 : 0.25;
-      const targetMm = blend(t[a], t[b], t[c], t[d], x, y);
-      const foamMm = foamLeftAt(edges, tops, targetMm);
-      const depth = Math.max(0, (blend(z[a], z[b], z[c], z[d], x, y) - foamMm) / steep);
-      spread(bins, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, quarterArea);
-      total += quarterArea;
-      if (depth > deepestMm) deepestMm = depth;
+  for (let j = 0, cell = 0; j < rows - 1; j++)
+    for (let i = 0; i < columns - 1; i++, cell++) {
+      const areaMm2 = (coverage ? coverage[cell] : 1) * ground.cellMm * ground.cellMm;
+      if (areaMm2 === 0) continue;
+      const a = j * columns + i;
+      const [za, zb, zc, zd] = [z[a], z[a + 1], z[a + columns], z[a + columns + 1]];
+      const [ta, tb, tc, td] = [t[a], t[a + 1], t[a + columns], t[a + columns + 1]];
+      const steep = steepness(za, zb, zc, zd, (i + j) & 1, ground.cellMm);
+      const lowest = Math.min(ta, tb, tc, td);
+      const highest = Math.max(ta, tb, tc, td);
+      // In a quarter the target runs through half of what it does in the cell.
+      const reach = (highest - lowest) / 4 / steep;
+      const quarterArea = (areaMm2 * steep) / 4;
+      for (let q = 0; q < 4; q++) {
+        const x = q & 1 ? 0.75 : 0.25;
+        const y = q & 2 ? 0.75 : 0.25;
+        const targetMm = blend(ta, tb, tc, td, x, y);
+        const foamMm = foamLeftAt(foam, targetMm);
+        const depth = Math.max(0, (blend(za, zb, zc, zd, x, y) - foamMm) / steep);
+        spread(rises, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, quarterArea);
+        if (depth > deepestMm) deepestMm = depth;
+      }
+      total += 4 * quarterArea;
+      for (let k = layersUpTo(foam, lowest); k < foam.edges.length && foam.edges[k] <= highest; k++) {
+        const skin = (za + zb + zc + zd - ta - tb - tc - td) / 4;
+        const depth = (skin + foam.edges[k] - foamLeftAt(foam, foam.edges[k] - BIN_MM)) / steep;
+        if (depth > deepestMm) deepestMm = depth;
+      }
     }
-    for (const edge of edges) {
-      if (lowest >= edge || highest < edge) continue;
-      const skin = (z[a] + z[b] + z[c] + z[d] - t[a] - t[b] - t[c] - t[d]) / 4;
-      const depth = (skin + edge - foamLeftAt(edges, tops, edge - BIN_MM)) / steep;
-      if (depth > deepestMm) deepestMm = depth;
-    }
-  });
   let below = 0;
-  for (let bin = 0; bin < bins.length; bin++) {
-    below += bins[bin];
+  let area = 0;
+  for (let bin = 0; bin < rises.length; bin++) {
+    area += rises[bin];
+    below += area;
     if (below >= 0.95 * total) return { most95Mm: Math.min(deepestMm, (bin + 0.5) * BIN_MM), deepestMm };
   }
   return { most95Mm: deepestMm, deepestMm };
 }
 
-/** Foam after carving where the target stands at `targetMm`: the top of the highest layer whose outline reaches there, cut down to the target. */
-function foamLeftAt(edges: Float64Array, tops: Float64Array, targetMm: number): number {
-  let layer = 0;
-  while (layer < edges.length && targetMm >= edges[layer]) layer++;
-  return layer === 0 ? 0 : Math.max(0, Math.min(targetMm, tops[layer - 1]));
+/** The heights at which the layers' outlines are cut, from below, their tops, and how many outlines lie at or under the foot of each bin. */
+interface FoamRule {
+  edges: Float64Array;
+  tops: Float64Array;
+  table: Uint8Array;
 }
 
-const lean = (cell: number, across: number) => ((cell % across) + Math.floor(cell / across)) & 1;
+function foamRule(steps: readonly Step[]): FoamRule {
+  const edges = Float64Array.from(steps, (step) => outlineHeight(step.outlineAtMm));
+  const tops = Float64Array.from(steps, (step) => step.topMm);
+  const table = new Uint8Array(Math.ceil((edges.at(-1) ?? 0) / BIN_MM) + 1);
+  for (let bin = 0, layer = 0; bin < table.length; bin++) {
+    while (layer < edges.length && bin * BIN_MM >= edges[layer]) layer++;
+    table[bin] = layer;
+  }
+  return { edges, tops, table };
+}
+
+/** How many layers' outlines reach a height of the target. */
+function layersUpTo({ edges, table }: FoamRule, targetMm: number): number {
+  const bin = Math.floor(targetMm / BIN_MM);
+  let layer = bin < 0 ? 0 : table[Math.min(bin, table.length - 1)];
+  while (layer < edges.length && targetMm >= edges[layer]) layer++;
+  return layer;
+}
+
+/** Foam after carving where the target stands at `targetMm`: the top of the highest layer whose outline reaches there, cut down to the target. */
+function foamLeftAt(foam: FoamRule, targetMm: number): number {
+  const layer = layersUpTo(foam, targetMm);
+  return layer === 0 ? 0 : Math.max(0, Math.min(targetMm, foam.tops[layer - 1]));
+}
 
 /** sqrt(1 + gradient^2) of the steeper of a cell's two triangles: on a ridge the mean of both would be too flat. */
 function steepness(a: number, b: number, c: number, d: number, leaning: number, cellMm: number): number {
@@ -80,11 +105,14 @@ function steepness(a: number, b: number, c: number, d: number, leaning: number, 
   return Math.sqrt(1 + Math.max(first, second) / cellMm ** 2);
 }
 
-/** Adds an area evenly to the bins from `depth - reach` to `depth + reach`. */
-function spread(bins: Float64Array, depth: number, reach: number, area: number): void {
+/** Adds an area evenly to the bins from `depth - reach` to `depth + reach`: `rises` holds by how much each bin has more than the one before. */
+function spread(rises: Float64Array, depth: number, reach: number, area: number): void {
   const from = Math.floor((depth - reach) / BIN_MM);
-  const to = Math.min(bins.length - 1, Math.floor((depth + reach) / BIN_MM));
-  for (let bin = from; bin <= to; bin++) bins[bin] += area / (to - from + 1);
+  const to = Math.min(rises.length - 2, Math.floor((depth + reach) / BIN_MM));
+  if (to < from) return;
+  const share = area / (to - from + 1);
+  rises[from] += share;
+  rises[to + 1] -= share;
 }
 
 /** Bilinear height in a cell with the corners a b (near) and c d (far), x and y from 0 to 1. */

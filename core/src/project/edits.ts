@@ -1,5 +1,6 @@
 import type { Point } from '../geometry/index.ts';
-import type { Contour, Mark, Project, Sheet, Spot } from './schema.ts';
+import { findItem, type Item, isClosed, isLaid, isMark, itemsOf } from './items.ts';
+import type { Project, SectionLine, Sheet } from './schema.ts';
 
 /** Edits are pure: each takes a project and gives another; what is not touched is shared. */
 
@@ -9,49 +10,140 @@ export function freeId(stem: string, taken: readonly { id: string }[]): string {
   for (let n = taken.length + 1; ; n++) if (!ids.has(`${stem}-${n}`)) return `${stem}-${n}`;
 }
 
-export const addMark = (project: Project, mark: Mark): Project => ({ ...project, marks: [...project.marks, mark] });
-
-export const removeMark = (project: Project, id: string): Project => ({
-  ...project,
-  marks: project.marks.filter((mark) => mark.id !== id),
-});
-
-/** Changes fields of one mark, whichever kind it is. */
-export function changeMark(
-  project: Project,
-  id: string,
-  change: Partial<Omit<Contour, 'kind' | 'id'>> | Partial<Omit<Spot, 'kind' | 'id'>>,
-): Project {
-  return { ...project, marks: project.marks.map((mark) => (mark.id === id ? ({ ...mark, ...change } as Mark) : mark)) };
+/** Adds a mark, a landform (built last) or a laid-in thing. */
+export function addItem(project: Project, item: Item): Project {
+  if (isMark(item)) return { ...project, marks: [...project.marks, item] };
+  if (isLaid(item)) return { ...project, laid: [...project.laid, item] };
+  return { ...project, landforms: [...project.landforms, item] };
 }
 
-/** The points of a mark: a contour's line, or a spot's one point. */
-export const markPoints = (mark: Mark): readonly Point[] => (mark.kind === 'spot' ? [mark.at] : mark.points);
-
-/** Puts one point of a mark elsewhere. */
-export function movePoint(project: Project, id: string, index: number, to: Point): Project {
-  const mark = project.marks.find((candidate) => candidate.id === id);
-  if (!mark) return project;
-  if (mark.kind === 'spot') return changeMark(project, id, { at: [to[0], to[1]] });
-  return changeMark(project, id, { points: mark.points.map((point, k) => (k === index ? [to[0], to[1]] : point)) });
+/** Runs every item through a function; a list none of whose items changed is kept as it was. */
+function mapItems(project: Project, change: (item: Item) => Item): Project {
+  const map = <T extends Item>(list: T[]): T[] => {
+    const next = list.map((item) => change(item) as T);
+    return next.some((item, k) => item !== list[k]) ? next : list;
+  };
+  return { ...project, marks: map(project.marks), landforms: map(project.landforms), laid: map(project.laid) };
 }
+
+export const removeItems = (project: Project, ids: readonly string[]): Project => {
+  const keep = (item: Item) => !ids.includes(item.id);
+  return {
+    ...project,
+    marks: project.marks.filter(keep),
+    landforms: project.landforms.filter(keep),
+    laid: project.laid.filter(keep),
+  };
+};
+
+/** Changes fields of one item; the caller gives only fields that its kind has. */
+export const changeItem = (project: Project, id: string, change: Readonly<Record<string, unknown>>): Project =>
+  mapItems(project, (item) => (item.id === id ? ({ ...item, ...change } as Item) : item));
+
+type Pair = [number, number];
+const pair = ([x, y]: Point): Pair => [x, y];
+
+/** Puts one point of an item elsewhere. */
+export const movePoint = (project: Project, id: string, index: number, to: Point): Project => {
+  const item = findItem(project, id);
+  if (!item) return project;
+  return changeItem(project, id, { points: item.points.map((point, k) => (k === index ? pair(to) : point)) });
+};
 
 /** A new point half way along the stretch that begins at `index`. */
 export function splitStretch(project: Project, id: string, index: number): Project {
-  const mark = project.marks.find((candidate) => candidate.id === id);
-  if (mark?.kind !== 'contour') return project;
-  const from = mark.points[index];
-  const to = mark.points[(index + 1) % mark.points.length];
-  const points = [...mark.points];
+  const item = findItem(project, id);
+  if (!item || item.kind === 'spot') return project;
+  const from = item.points[index];
+  const to = item.points[(index + 1) % item.points.length];
+  const points = [...item.points];
   points.splice(index + 1, 0, [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]);
-  return changeMark(project, id, { points });
+  return changeItem(project, id, { points });
 }
 
-/** Takes one point out of a line; the whole mark goes when too few would be left. */
+/** Fewest points an item of this kind can have. */
+export const leastPoints = (item: Item): number => (item.kind === 'spot' ? 1 : isClosed(item) ? 3 : 2);
+
+/** Takes one point out of a line; the whole item goes when too few would be left. */
 export function removePoint(project: Project, id: string, index: number): Project {
-  const mark = project.marks.find((candidate) => candidate.id === id);
-  if (mark?.kind !== 'contour' || mark.points.length <= (mark.closed ? 3 : 2)) return removeMark(project, id);
-  return changeMark(project, id, { points: mark.points.filter((_, k) => k !== index) });
+  const item = findItem(project, id);
+  if (!item) return project;
+  if (item.points.length <= leastPoints(item)) return removeItems(project, [id]);
+  return changeItem(project, id, { points: item.points.filter((_, k) => k !== index) });
+}
+
+/** Items that a change by hand may touch: those asked for that are not locked. */
+const movable = (project: Project, ids: readonly string[]) =>
+  itemsOf(project).filter((item) => ids.includes(item.id) && !item.locked);
+
+/** Every point of some items, by a function of the place. */
+function reshape(project: Project, ids: readonly string[], place: (point: Point) => Point): Project {
+  const moving = new Set(movable(project, ids).map((item) => item.id));
+  return mapItems(project, (item) =>
+    moving.has(item.id) ? ({ ...item, points: item.points.map((point) => pair(rounded(place(point)))) } as Item) : item,
+  );
+}
+
+/** Places are kept to a hundredth of a millimetre. */
+const rounded = ([x, y]: Point): Point => [Math.round(x * 100) / 100, Math.round(y * 100) / 100];
+
+export const shiftItems = (project: Project, ids: readonly string[], [dx, dy]: Point): Project =>
+  reshape(project, ids, ([x, y]) => [x + dx, y + dy]);
+
+/** Mirrors items left to right about an upright line at `x`. Lines run the other way round afterwards, so that left stays the same side. */
+export function mirrorItems(project: Project, ids: readonly string[], x: number): Project {
+  const moving = new Set(movable(project, ids).map((item) => item.id));
+  const mirrored = reshape(project, ids, ([px, py]) => [2 * x - px, py]);
+  return mapItems(mirrored, (item) => (moving.has(item.id) && sided(item) ? turnedRound(item) : item));
+}
+
+/** Kinds for which left and right of the line are not the same. */
+const sided = (item: Item): boolean =>
+  ['break', 'cliff', 'terraces', 'beach'].includes(item.kind) || (item.kind === 'way' && item.crossfallPercent !== 0);
+
+/** The same line drawn from its other end. */
+export function turnedRound(item: Item): Item {
+  const points = [...item.points].reverse();
+  if ('fromMm' in item) {
+    const turned = { ...item, points, fromMm: item.toMm, toMm: item.fromMm } as Item;
+    return turned;
+  }
+  return { ...item, points } as Item;
+}
+
+export function turnItems(project: Project, ids: readonly string[], about: Point, degrees: number): Project {
+  const c = Math.cos((degrees * Math.PI) / 180);
+  const s = Math.sin((degrees * Math.PI) / 180);
+  return reshape(project, ids, ([x, y]) => [
+    about[0] + (x - about[0]) * c - (y - about[1]) * s,
+    about[1] + (x - about[0]) * s + (y - about[1]) * c,
+  ]);
+}
+
+/** Copies of items beside them; gives the ids of the copies. */
+export function copyItems(project: Project, ids: readonly string[], by: Point): { project: Project; ids: string[] } {
+  let next = project;
+  const copies: string[] = [];
+  for (const item of itemsOf(project).filter(({ id }) => ids.includes(id))) {
+    const id = freeId(item.kind, itemsOf(next));
+    next = addItem(next, { ...item, id, name: item.name && `${item.name.slice(0, 110)}, copy`, locked: false } as Item);
+    copies.push(id);
+  }
+  return { project: shiftItems(next, copies, by), ids: copies };
+}
+
+/** Moves a landform earlier (negative) or later in the order of building; marks and laid-in things move in their list. */
+export function reorderItem(project: Project, id: string, by: number): Project {
+  const move = <T extends Item>(list: T[]): T[] => {
+    const from = list.findIndex((item) => item.id === id);
+    if (from < 0) return list;
+    const to = Math.min(list.length - 1, Math.max(0, from + by));
+    if (to === from) return list;
+    const next = [...list];
+    next.splice(to, 0, ...next.splice(from, 1));
+    return next;
+  };
+  return { ...project, marks: move(project.marks), landforms: move(project.landforms), laid: move(project.laid) };
 }
 
 export const changeSheet = (project: Project, id: string, change: Partial<Omit<Sheet, 'id'>>): Project => ({
@@ -59,16 +151,21 @@ export const changeSheet = (project: Project, id: string, change: Partial<Omit<S
   sheets: project.sheets.map((sheet) => (sheet.id === id ? { ...sheet, ...change } : sheet)),
 });
 
+export const changeSection = (project: Project, id: string, change: Partial<Omit<SectionLine, 'id'>>): Project => ({
+  ...project,
+  sections: project.sections.map((section) => (section.id === id ? { ...section, ...change } : section)),
+});
+
 type Shape = Project['base']['shape'];
 
 /** Another shape or size of base. Marks stay where they are; section lines are brought back onto the new box. */
 export function changeShape(project: Project, change: Partial<Shape>): Project {
   const shape = { ...project.base.shape, ...change } as Shape;
-  const inside = ([x, y]: Point): [number, number] => [Math.min(x, shape.widthMm), Math.min(y, shape.depthMm)];
+  const inside = ([x, y]: Point): Pair => [Math.min(x, shape.widthMm), Math.min(y, shape.depthMm)];
   const before = project.base.shape;
   const sections = project.sections.map((section) => {
     // An end on the far edge stays on it.
-    const follow = ([x, y]: Point): [number, number] =>
+    const follow = ([x, y]: Point): Pair =>
       inside([x >= before.widthMm ? shape.widthMm : x, y >= before.depthMm ? shape.depthMm : y]);
     return { ...section, from: follow(section.from), to: follow(section.to) };
   });

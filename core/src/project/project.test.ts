@@ -1,20 +1,20 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { ringArea } from '../geometry/index.ts';
 import {
-  addMark,
+  addItem,
   baseOutline,
   basePresets,
-  changeMark,
+  changeItem,
   changeShape,
   freeId,
   type Mark,
-  markPoints,
   migrate,
   movePoint,
   type Project,
   parseProject,
   readProject,
-  removeMark,
+  removeItems,
   removePoint,
   splitStretch,
   startProject,
@@ -38,13 +38,16 @@ const contour: Mark = {
   heightMm: 10,
   closed: true,
   level: false,
+  smooth: false,
+  hidden: false,
+  locked: false,
   points: [
     [0, 0],
     [10, 0],
     [10, 10],
   ],
 };
-const withLine: Project = addMark(project, contour);
+const withLine: Project = addItem(project, contour);
 
 describe('reading a project file', () => {
   it('what was written reads back the same, and writes the same text', () => {
@@ -94,7 +97,7 @@ describe('reading a project file', () => {
   });
 
   it('a newer version says so', () =>
-    expect(fault('{"format":"hosket-project","version":2}')?.message).toContain('version 2'));
+    expect(fault('{"format":"hosket-project","version":3}')?.message).toContain('version 3'));
 
   it('an older document is carried forward step by step', () => {
     const chain = {
@@ -105,6 +108,21 @@ describe('reading a project file', () => {
     expect(carried.ok && carried.value).toEqual({ version: 3, a: 1, b: 2 });
     expect(migrate({ version: 1 }, {}, 2).ok).toBe(false);
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
+  });
+
+  it('a document of version 1 opens: straight contours and spots, nothing lost', () => {
+    const text = readFileSync(new URL('../testing/version-1.hosket.json', import.meta.url), 'utf8');
+    const old = JSON.parse(text) as { marks: { id: string; heightMm: number; points?: number[][]; at?: number[] }[] };
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    expect(read.value.version).toBe(2);
+    expect([read.value.landforms, read.value.laid]).toEqual([[], []]);
+    expect(read.value.marks).toHaveLength(old.marks.length);
+    read.value.marks.forEach((mark, k) => {
+      const { id, heightMm, points, at } = old.marks[k];
+      expect(mark).toMatchObject({ id, heightMm, points: points ?? [at], hidden: false, locked: false });
+    });
+    expect(readProject(writeProject(read.value))).toEqual(read);
   });
 
   it('takes no text where a project should be', () => expect(parseProject('hello').ok).toBe(false));
@@ -134,13 +152,13 @@ describe('bases', () => {
 describe('edits leave the old project as it was', () => {
   const frozen = structuredClone(withLine);
   it('points are moved, split and taken out', () => {
-    expect(markPoints(movePoint(withLine, 'c', 1, [12, 3]).marks[0])[1]).toEqual([12, 3]);
-    expect(markPoints(splitStretch(withLine, 'c', 2).marks[0])[3]).toEqual([5, 5]);
+    expect(movePoint(withLine, 'c', 1, [12, 3]).marks[0].points[1]).toEqual([12, 3]);
+    expect(splitStretch(withLine, 'c', 2).marks[0].points[3]).toEqual([5, 5]);
     const four = splitStretch(withLine, 'c', 0);
-    expect(markPoints(removePoint(four, 'c', 0).marks[0])).toHaveLength(3);
+    expect(removePoint(four, 'c', 0).marks[0].points).toHaveLength(3);
     expect(removePoint(withLine, 'c', 0).marks).toHaveLength(0);
-    expect(changeMark(withLine, 'c', { heightMm: 17 }).marks[0].heightMm).toBe(17);
-    expect(removeMark(withLine, 'c').marks).toEqual([]);
+    expect(changeItem(withLine, 'c', { heightMm: 17 }).marks[0]).toMatchObject({ heightMm: 17 });
+    expect(removeItems(withLine, ['c']).marks).toEqual([]);
     expect(withLine).toEqual(frozen);
   });
 

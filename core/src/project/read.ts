@@ -5,8 +5,23 @@ import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './
 /** Turns a document of version n into one of version n + 1; the entry at n. Chained until the present version is reached. */
 export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>;
 
-/** Version 1 is the first, so nothing needs carrying forward yet. */
-const migrations: Migrations = {};
+type Fields = Record<string, unknown>;
+const listOf = (value: unknown): Fields[] => (Array.isArray(value) ? value : []);
+
+const migrations: Migrations = {
+  /** Version 1 knew straight contours and spots only, and one point of a spot was `at`. */
+  1: (document) => ({
+    ...document,
+    marks: listOf(document.marks).map(({ at, ...mark }) => ({
+      ...mark,
+      hidden: false,
+      locked: false,
+      ...(mark.kind === 'spot' ? { points: [at] } : { smooth: false }),
+    })),
+    landforms: [],
+    laid: [],
+  }),
+};
 
 /** `marks[3].heightMm`: where in the file something stands. */
 export const pathText = (path: readonly PropertyKey[]): string =>
@@ -101,5 +116,8 @@ export function readProject(text: string): Result<Project> {
   return parseProject(document);
 }
 
-/** The text of a project file: the same project always gives the same text. */
-export const writeProject = (project: Project): string => `${JSON.stringify(project, null, 2)}\n`;
+/** The text of a project file: the same project always gives the same text, its fields in the order of the format. */
+export function writeProject(project: Project): string {
+  const ordered = projectSchema.safeParse(project);
+  return `${JSON.stringify(ordered.success ? ordered.data : project, null, 2)}\n`;
+}

@@ -1,18 +1,13 @@
 import { z } from 'zod';
+import { id, name, pointSchema } from './drawn.ts';
+import { laidSchema, landformSchema } from './landformSchema.ts';
+import { markSchema } from './markSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 1;
+export const PROJECT_VERSION = 2;
 
 const positiveMm = z.number().gt(0).max(5000);
 const percent = z.number().min(0).max(100);
-const name = z.string().max(120);
-const id = z.string().min(1).max(64);
-const pointSchema = z.tuple([z.number().min(-5000).max(10000), z.number().min(-5000).max(10000)]);
-const heightMm = z
-  .number()
-  .min(0, 'A height is measured up from the top of the baseboard and cannot be below it')
-  .max(2000);
-
 const baseShapeSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('rectangle'),
@@ -58,30 +53,6 @@ const sheetSchema = z.strictObject({
   /** Of one sheet, in the project's currency. */
   price: z.number().min(0).nullable(),
 });
-
-const contourSchema = z
-  .strictObject({
-    kind: z.literal('contour'),
-    id,
-    name,
-    heightMm,
-    closed: z.boolean(),
-    /** A closed line whose inside lies flat at its height (a bench, a pad, a pit floor). */
-    level: z.boolean(),
-    points: z.array(pointSchema).min(2).max(20000),
-  })
-  .refine((line) => !line.closed || line.points.length >= 3, {
-    path: ['points'],
-    message: 'A closed line needs at least 3 points',
-  })
-  .refine((line) => line.closed || !line.level, {
-    path: ['level'],
-    message: 'Only a closed line can lie level inside',
-  });
-
-const spotSchema = z.strictObject({ kind: z.literal('spot'), id, name, heightMm, at: pointSchema });
-
-export const markSchema = z.discriminatedUnion('kind', [contourSchema, spotSchema]);
 
 const sectionSchema = z.strictObject({ id, name, from: pointSchema, to: pointSchema });
 
@@ -153,6 +124,9 @@ export const projectSchema = z.strictObject({
   air: airSchema,
   sheets: z.array(sheetSchema).max(40).refine(unique, 'Two sheets have the same id'),
   marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),
+  /** In the order in which they are built: where two meet, the later one has its way. */
+  landforms: z.array(landformSchema).max(500).refine(unique, 'Two landforms have the same id'),
+  laid: z.array(laidSchema).max(1000).refine(unique, 'Two laid-in things have the same id'),
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
   stacking: stackingSchema,
   surface: surfaceSchema,
@@ -166,9 +140,6 @@ export const projectSchema = z.strictObject({
 });
 
 export type Project = z.infer<typeof projectSchema>;
-export type Mark = z.infer<typeof markSchema>;
-export type Contour = Extract<Mark, { kind: 'contour' }>;
-export type Spot = Extract<Mark, { kind: 'spot' }>;
 export type Sheet = Project['sheets'][number];
 export type School = Project['stacking']['school'];
 export type Glue = Project['stacking']['glue'];

@@ -30,6 +30,8 @@ export function startProject(name: string, startDate: string): Project {
     air: { temperatureC: 20, humidityPercent: 50, airSpeedMs: 0.1 },
     sheets: [usualSheet('sheet-1')],
     marks: [],
+    landforms: [],
+    laid: [],
     sections: [{ id: 'A', name: 'A', from: [0, 105], to: [297, 105] }],
     stacking: {
       school: 'halfway',

@@ -1,6 +1,6 @@
 import { gridOver, sampleFormula } from '../geometry/index.ts';
 import { type Ground, measureGround } from '../ground/index.ts';
-import { baseOutline, type Contour, startProject } from '../project/index.ts';
+import { baseOutline, type Contour, type Mark, startProject } from '../project/index.ts';
 
 /** Ground of a formula over a rectangular base, with 1 mm cells unless told otherwise. */
 export function groundFrom(widthMm: number, depthMm: number, z: (x: number, y: number) => number, cellMm = 1): Ground {
@@ -17,6 +17,9 @@ export const circle = (x: number, y: number, radius: number, heightMm: number, l
   heightMm,
   closed: true,
   level,
+  smooth: false,
+  hidden: false,
+  locked: false,
   points: Array.from({ length: 180 }, (_, k) => [
     x + radius * Math.cos((Math.PI * k) / 90),
     y + radius * Math.sin((Math.PI * k) / 90),
@@ -30,5 +33,18 @@ export const line = (heightMm: number, points: [number, number][]): Contour => (
   heightMm,
   closed: false,
   level: false,
+  smooth: false,
+  hidden: false,
+  locked: false,
   points,
+});
+
+export const spot = (heightMm: number, x: number, y: number): Mark => ({
+  kind: 'spot',
+  id: `spot-${x}-${y}`,
+  name: 'spot',
+  hidden: false,
+  locked: false,
+  heightMm,
+  points: [[x, y]],
 });

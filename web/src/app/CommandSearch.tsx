@@ -38,7 +38,11 @@ export function CommandSearch({ commands }: { commands: readonly Command[] }) {
 
 const handKeys: [string, string][] = [
   ['Arrow keys on a handle', 'nudge 1 mm; with Shift 10 mm'],
+  ['Numbers while dragging', '"120; 45" puts a point there, "30" so far on the way; Enter takes it'],
+  ['Alt while dragging', 'take hold of nothing'],
   ['Delete on a point', 'take the point out'],
+  ['Shift or Ctrl and click', 'pick one more; Shift and drag over free ground picks all in a box'],
+  ['Wheel, pinch, + and −', 'zoom the plan; drag free ground or arrow keys to move it, 0 for the whole base'],
   [
     'Arrow keys, Space, Enter',
     'draw with a cross: move, put a point, end the line closed (Shift+Enter leaves it open)',
@@ -55,18 +59,21 @@ export function Shortcuts({ commands }: { commands: readonly Command[] }) {
   ];
   return (
     <Dialog open={open} onOpen={(shortcuts) => useShell.setState({ shortcuts })} title="Shortcuts">
-      <table className="w-full text-sm">
-        <tbody>
-          {rows.map(([keys, name]) => (
-            <tr key={keys} className="border-t border-line">
-              <th scope="row" className="figure py-1 pr-4 text-left font-normal">
-                {keys}
-              </th>
-              <td className="py-1">{name}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {/* Reached by Tab, so that it can be scrolled by keyboard. */}
+      <section tabIndex={open ? 0 : -1} aria-label="All shortcuts" className="max-h-[64vh] overflow-y-auto">
+        <table className="w-full text-sm">
+          <tbody>
+            {rows.map(([keys, name]) => (
+              <tr key={keys} className="border-t border-line">
+                <th scope="row" className="figure py-1 pr-4 text-left font-normal">
+                  {keys}
+                </th>
+                <td className="py-1">{name}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
     </Dialog>
   );
 }

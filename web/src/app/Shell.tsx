@@ -5,7 +5,7 @@ import { Patterns } from '../instruments/Patterns.tsx';
 import { SectionStrip } from '../instruments/SectionStrip.tsx';
 import { addNew, openKept } from '../store/library.ts';
 import { projectStore, showProject } from '../store/projectStore.ts';
-import { usePicked, useView } from '../store/viewStore.ts';
+import { pickNothing, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { Messages } from '../ui/toast.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
@@ -27,7 +27,7 @@ export function Shell() {
       .then((kept) => {
         if (!current) return;
         if (!kept || kept.deletedAt !== null) return setMissing('There is no such project in this browser.');
-        usePicked.setState({ markId: null, layer: null });
+        pickNothing();
         showProject(kept.id, kept.project, kept.past, kept.future);
       })
       .catch((error: Error) => current && setMissing(`The browser's database cannot be read: ${error.message}`));

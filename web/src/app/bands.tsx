@@ -1,4 +1,4 @@
-import { type Finding, formatScale, type PlanReport, type Project, sayClock } from '@hosket/core';
+import { type Finding, formatScale, itemsOf, type PlanReport, type Project, sayClock } from '@hosket/core';
 import type { ReactNode } from 'react';
 import type { useSay } from '../ui/Figures.tsx';
 import { chosenSchool } from '../worker/planStore.ts';
@@ -38,9 +38,9 @@ export const bands: readonly Band[] = [
     id: 'ground',
     name: 'Ground',
     figure: (project, report, { mm }) => {
-      const count = project.marks.length;
+      const count = itemsOf(project).length;
       if (!count) return 'nothing drawn yet';
-      return `${count} ${count === 1 ? 'mark' : 'marks'}${report ? `, to ${mm(report.ground.highestMm)}` : ''}`;
+      return `${count} drawn${report ? `, to ${mm(report.ground.highestMm)}` : ''}`;
     },
     texture: (
       <g fill="none" stroke="var(--moss)" strokeWidth="1.4">

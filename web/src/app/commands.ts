@@ -1,5 +1,7 @@
+import { type ItemKind, kindWords, laidThings, landformKinds, markKinds } from '@hosket/core';
 import type { NavigateFunction } from 'react-router';
 import { beginDrawing } from '../instruments/drawing.ts';
+import { wholePlan } from '../instruments/panZoom.ts';
 import { addNew } from '../store/library.ts';
 import { projectStore, redo, undo } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
@@ -14,6 +16,9 @@ export interface Command {
   run: () => void;
 }
 
+/** The kinds drawn most often have keys of their own. */
+const drawKeys: Partial<Record<ItemKind, string>> = { contour: 'Alt+C', spot: 'Alt+S', pad: 'Alt+D', way: 'Alt+R' };
+
 /** Everything that can be asked for by name. */
 export function commandsFor(go: NavigateFunction, projectId: string): Command[] {
   const to = (band: string) => go(`/project/${projectId}/${band}`);
@@ -21,22 +26,15 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     ...bands.map(({ id, name }, k) => ({ name: `Go to ${name}`, keys: `Alt+${k + 1}`, run: () => to(id) })),
     { name: 'Undo', keys: 'Ctrl+Z', run: undo },
     { name: 'Redo', keys: 'Ctrl+Shift+Z', run: redo },
-    {
-      name: 'Draw a contour',
-      keys: 'Alt+C',
+    ...[...markKinds, ...landformKinds, ...laidThings].map((kind) => ({
+      name: `Draw: ${kindWords[kind].title.toLowerCase()}`,
+      keys: drawKeys[kind],
       run: () => {
         to('ground');
-        beginDrawing('contour');
+        beginDrawing(kind);
       },
-    },
-    {
-      name: 'Put a spot height',
-      keys: 'Alt+S',
-      run: () => {
-        to('ground');
-        beginDrawing('spot');
-      },
-    },
+    })),
+    { name: 'See the whole base', keys: 'Alt+W', run: wholePlan },
     {
       name: 'Show or hide the section',
       keys: 'Alt+X',

@@ -1,24 +1,11 @@
 import { type Project, writeProject } from '@hosket/core';
 import { importText } from '../store/library.ts';
+import { download, fileStem } from '../ui/download.ts';
 import { sayWrong } from '../ui/toast.tsx';
 
-const fileName = (name: string) =>
-  `${
-    name
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '') || 'project'
-  }.hosket.json`;
-
 /** Hands the project to the builder as a file. */
-export function exportProject(project: Project): void {
-  const address = URL.createObjectURL(new Blob([writeProject(project)], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = fileName(project.name);
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 10_000);
-}
+export const exportProject = (project: Project): void =>
+  download(new Blob([writeProject(project)], { type: 'application/json' }), `${fileStem(project.name)}.hosket.json`);
 
 const MOST_BYTES = 40_000_000;
 

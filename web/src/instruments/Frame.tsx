@@ -1,30 +1,13 @@
 import type { Point } from '@hosket/core';
-import { createContext, type ReactNode, useContext, useMemo, useRef } from 'react';
-import type { Placer } from './paths.ts';
+import { type ReactNode, useMemo, useRef } from 'react';
+import { usePanZoom } from './panZoom.ts';
+import { type Frame, FrameContext } from './planFrame.ts';
+import { usePanGestures } from './usePanGestures.ts';
 import { useSize } from './useSize.ts';
-
-/** Where the base lies in a drawing: its scale and the ways between mm on the base and points of the drawing. */
-interface Frame {
-  widthMm: number;
-  depthMm: number;
-  scale: number;
-  left: number;
-  top: number;
-  place: Placer;
-  /** mm on the base under a pointer, to half a millimetre. */
-  toBase: (event: { clientX: number; clientY: number }) => Point;
-}
-
-const FrameContext = createContext<Frame | null>(null);
-
-export function useFrame(): Frame {
-  const frame = useContext(FrameContext);
-  if (!frame) throw new Error('drawn outside a plan');
-  return frame;
-}
+import { planKey, ZoomButtons } from './ZoomKeys.tsx';
 
 const MARGIN = 26;
-const half = (value: number) => Math.round(value * 2) / 2;
+const tenth = (value: number) => Math.round(value * 10) / 10;
 
 interface Props {
   widthMm: number;
@@ -32,53 +15,73 @@ interface Props {
   /** Drawn under the SVG, in the place of the base. */
   under: ReactNode;
   label: string;
+  /** Can be panned and zoomed; else the whole base is always shown. */
+  moves?: boolean;
   children: ReactNode;
 }
 
 /** Fits the base into the room of the positioned element round it; everything inside is drawn in its millimetres. */
-export function PlanFrame({ widthMm, depthMm, under, label, children }: Props) {
+export function PlanFrame({ widthMm, depthMm, under, label, moves = false, children }: Props) {
   const [room, width, height] = useSize();
   const svg = useRef<SVGSVGElement>(null);
+  const look = usePanZoom();
+  const { zoom, middle } = moves ? look : { zoom: 1, middle: null };
   const frame = useMemo<Frame>(() => {
-    const scale = Math.max(0.05, Math.min((width - 2 * MARGIN) / widthMm, (height - 2 * MARGIN) / depthMm));
-    const left = (width - widthMm * scale) / 2;
-    const top = (height - depthMm * scale) / 2;
+    const fit = Math.max(0.05, Math.min((width - 2 * MARGIN) / widthMm, (height - 2 * MARGIN) / depthMm));
+    const scale = fit * zoom;
+    const centre: Point = middle ?? [widthMm / 2, depthMm / 2];
+    const left = width / 2 - centre[0] * scale;
+    const top = height / 2 - (depthMm - centre[1]) * scale;
     return {
       widthMm,
       depthMm,
+      width,
+      height,
       scale,
       left,
       top,
+      middle: centre,
       place: ([x, y]) => [left + x * scale, top + (depthMm - y) * scale],
       toBase: ({ clientX, clientY }) => {
         const box = svg.current?.getBoundingClientRect();
         return [
-          half((clientX - (box?.left ?? 0) - left) / scale),
-          half(depthMm - (clientY - (box?.top ?? 0) - top) / scale),
+          tenth((clientX - (box?.left ?? 0) - left) / scale),
+          tenth(depthMm - (clientY - (box?.top ?? 0) - top) / scale),
         ];
       },
     };
-  }, [width, height, widthMm, depthMm]);
+  }, [width, height, widthMm, depthMm, zoom, middle]);
+  const gestures = usePanGestures(frame, moves);
   return (
-    <div ref={room} className="absolute inset-0 overflow-hidden">
+    <div ref={room} className="absolute inset-0 overflow-hidden" data-picture={moves ? 'plan' : undefined}>
       {width > 0 && (
         <FrameContext.Provider value={frame}>
+          {/* Gestures move this sheet as a picture and have it drawn anew when they rest. */}
           <div
-            className="absolute"
-            style={{ left: frame.left, top: frame.top, width: widthMm * frame.scale, height: depthMm * frame.scale }}
+            ref={gestures.sheet}
+            className="absolute inset-0 origin-top-left will-change-transform"
+            {...gestures.handlers}
           >
-            {under}
+            <div
+              className="absolute"
+              style={{ left: frame.left, top: frame.top, width: widthMm * frame.scale, height: depthMm * frame.scale }}
+            >
+              {under}
+            </div>
+            <svg
+              ref={svg}
+              role="group"
+              aria-label={label}
+              width={width}
+              height={height}
+              tabIndex={moves ? 0 : undefined}
+              onKeyDown={moves ? (event) => planKey(event, frame) : undefined}
+              className="absolute inset-0 touch-none select-none"
+            >
+              {children}
+            </svg>
           </div>
-          <svg
-            ref={svg}
-            role="group"
-            aria-label={label}
-            width={width}
-            height={height}
-            className="absolute inset-0 touch-none select-none"
-          >
-            {children}
-          </svg>
+          {moves && <ZoomButtons frame={frame} />}
         </FrameContext.Provider>
       )}
     </div>

@@ -1,79 +1,102 @@
 import type { Point } from '@hosket/core';
-import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef } from 'react';
-import { useFrame } from './Frame.tsx';
+import { type KeyboardEvent, type ReactNode, useState } from 'react';
+import { useView } from '../store/viewStore.ts';
+import { DragReadout } from './DragReadout.tsx';
+import { useFrame } from './planFrame.ts';
+import type { Snap } from './snap.ts';
+import { typedPoint } from './typed.ts';
+import { useDrag } from './useDrag.ts';
 
 interface Props {
   /** What it is and where, for screen readers. */
   label: string;
   at: Point;
-  /** Called while it is dragged, and with null when the drag is given up. */
-  onPreview: (at: Point | null) => void;
+  /** Called while it is dragged. */
+  onPreview: (at: Point) => void;
+  /** The drag is given up. */
+  onCancel: () => void;
   onMove: (at: Point) => void;
   onRemove?: () => void;
+  /** What a dragged place takes hold of; none for a place that stays free. */
+  snap?: (at: Point) => Snap;
   children: ReactNode;
 }
 
-const arrows: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] };
+export const arrows: Record<string, Point> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
 
-/** Something on the plan that can be dragged, nudged with the arrow keys (1 mm, Shift 10 mm) and deleted. */
-export function Handle({ label, at, onPreview, onMove, onRemove, children }: Props) {
+const tenth = (value: number) => Math.round(value * 10) / 10;
+
+/** Something on the plan that can be dragged, nudged with the arrow keys (1 mm, Shift 10 mm) and deleted. Numbers written while dragging place it. */
+export function Handle({ label, at, onPreview, onCancel, onMove, onRemove, snap, children }: Props) {
   const frame = useFrame();
-  // Where the pointer and the thing stood when the drag began, and where it would go.
-  const drag = useRef<{ pointer: Point; start: Point; to: Point } | null>(null);
+  const units = useView((view) => view.units);
+  const snapping = useView((view) => view.snapping);
+  const [read, setRead] = useState<Snap | null>(null);
 
-  const down = (event: PointerEvent<SVGGElement>) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { pointer: frame.toBase(event), start: at, to: at };
-  };
-  const move = (event: PointerEvent) => {
-    if (!drag.current) return;
+  const where = (
+    { pointer, start }: { pointer: Point; start: Point },
+    event: { clientX: number; clientY: number; altKey: boolean },
+    typed: string,
+  ): Snap => {
     const [x, y] = frame.toBase(event);
-    const { pointer, start } = drag.current;
-    drag.current.to = [start[0] + x - pointer[0], start[1] + y - pointer[1]];
-    onPreview(drag.current.to);
+    const free: Point = [tenth(start[0] + x - pointer[0]), tenth(start[1] + y - pointer[1])];
+    const written = typed ? typedPoint(typed, start, free, units) : null;
+    if (written) return { at: written, what: null };
+    return snap && snapping && !event.altKey ? snap(free) : { at: free, what: null };
   };
-  const up = () => {
-    if (!drag.current) return;
-    const { start, to } = drag.current;
-    drag.current = null;
-    onPreview(null);
-    if (to[0] !== start[0] || to[1] !== start[1]) onMove(to);
-  };
-  const giveUp = () => {
-    drag.current = null;
-    onPreview(null);
-  };
+  const { typed, handlers } = useDrag<{ pointer: Point; start: Point }>({
+    begin: (event) => ({ pointer: frame.toBase(event), start: at }),
+    move: (start, event, written) => {
+      const to = where(start, event, written);
+      setRead(to);
+      onPreview(to.at);
+    },
+    end: ({ start }) => {
+      const to = read?.at;
+      setRead(null);
+      if (to && (to[0] !== start[0] || to[1] !== start[1])) onMove(to);
+      else onCancel();
+    },
+    cancel: () => {
+      setRead(null);
+      onCancel();
+    },
+  });
   const key = (event: KeyboardEvent) => {
     const arrow = arrows[event.key];
-    if (arrow) {
+    if (arrow && !event.altKey) {
       event.preventDefault();
       event.stopPropagation();
       const reach = event.shiftKey ? 10 : 1;
-      onMove([at[0] + arrow[0] * reach, at[1] + arrow[1] * reach]);
+      onMove([tenth(at[0] + arrow[0] * reach), tenth(at[1] + arrow[1] * reach)]);
     } else if (onRemove && (event.key === 'Delete' || event.key === 'Backspace')) {
       event.preventDefault();
       event.stopPropagation();
       onRemove();
-    } else if (event.key === 'Escape') giveUp();
+    }
   };
-  const [x, y] = frame.place(at);
+  // Under the pointer at once; the drawing follows.
+  const [x, y] = frame.place(read?.at ?? at);
   return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-label={label}
-      transform={`translate(${x} ${y})`}
-      className="cursor-grab"
-      onPointerDown={down}
-      onPointerMove={move}
-      onPointerUp={up}
-      onPointerCancel={giveUp}
-      onKeyDown={key}
-    >
-      <circle r="11" fill="transparent" />
-      {children}
-    </g>
+    <>
+      <g
+        role="button"
+        tabIndex={0}
+        aria-label={label}
+        transform={`translate(${x} ${y})`}
+        className="cursor-grab"
+        {...handlers}
+        onKeyDown={key}
+      >
+        <circle r="11" fill="transparent" />
+        {children}
+      </g>
+      {read && <DragReadout at={read.at} what={read.what} typed={typed} />}
+    </>
   );
 }

@@ -1,36 +1,69 @@
-import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { kindWords, type Point } from '@hosket/core';
+import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
+import { useProject } from '../store/projectStore.ts';
+import { useView } from '../store/viewStore.ts';
+import { DragReadout } from './DragReadout.tsx';
 import { finishLine, moveCursor, putPoint, stopDrawing, takeBackPoint, useDrawing } from './drawing.ts';
-import { useFrame } from './Frame.tsx';
+import { arrows } from './Handle.tsx';
 import { linePath } from './paths.ts';
+import { useFrame } from './planFrame.ts';
+import { snapPoint } from './snap.ts';
+import { isTyped, typedPoint } from './typed.ts';
 
-const arrows: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
-
-/** While a mark is being drawn: click or tap for points; or arrow keys move a cross, Space puts a point, Enter ends, Escape gives up. */
+/**
+ * While a thing is being drawn: click or tap for points; or arrow keys move a cross, Space puts a point, numbers write one, Enter ends, Escape gives up.
+ */
 export function PlanDrawing() {
   const { kind, points, cursor } = useDrawing();
-  const { place, toBase, widthMm, depthMm, left, top, scale } = useFrame();
+  const project = useProject();
+  const { units, snapping } = useView();
+  const { place, toBase, widthMm, depthMm, width, height, scale } = useFrame();
   const area = useRef<SVGRectElement>(null);
+  const [typed, setTyped] = useState('');
+  const [what, setWhat] = useState<string | null>(null);
   useEffect(() => {
     if (kind) area.current?.focus();
+    setTyped('');
+    setWhat(null);
   }, [kind]);
   if (!kind) return null;
+  const under = (event: { clientX: number; clientY: number; altKey: boolean }): Point => {
+    const free = toBase(event);
+    if (!snapping || event.altKey) return free;
+    const snap = snapPoint(project, free, scale, []);
+    setWhat(snap.what);
+    return snap.at;
+  };
+  const put = (at: Point) => {
+    const last = points.at(-1);
+    // A second press of a double click puts no second point.
+    if (!last || Math.hypot(last[0] - at[0], last[1] - at[1]) > 0.05) putPoint(at);
+  };
   const key = (event: KeyboardEvent) => {
     const arrow = arrows[event.key];
-    if (arrow) {
+    if (arrow && !event.altKey) {
       const reach = event.shiftKey ? 10 : 1;
+      setWhat(null);
       moveCursor([
-        Math.min(widthMm, Math.max(0, cursor[0] + arrow[0] * reach)),
-        Math.min(depthMm, Math.max(0, cursor[1] + arrow[1] * reach)),
+        Math.min(widthMm, Math.max(0, Math.round(cursor[0] + arrow[0] * reach))),
+        Math.min(depthMm, Math.max(0, Math.round(cursor[1] + arrow[1] * reach))),
       ]);
-    } else if (event.key === ' ') putPoint(cursor);
-    else if (event.key === 'Enter') kind === 'spot' ? putPoint(cursor) : finishLine(!event.shiftKey);
-    else if (event.key === 'Backspace') takeBackPoint();
-    else if (event.key === 'Escape') stopDrawing();
+    } else if (event.key === 'Escape') typed ? setTyped('') : stopDrawing();
+    else if (event.key === 'Enter') {
+      const written = typed && typedPoint(typed, points.at(-1) ?? cursor, cursor, units);
+      setTyped('');
+      if (written) put(written);
+      else if (!typed) kindWords[kind].drawn === 'point' ? putPoint(cursor) : finishLine(!event.shiftKey);
+    } else if (event.key === 'Backspace') typed ? setTyped(typed.slice(0, -1)) : takeBackPoint();
+    else if (event.key === ' ' && !typed) put(cursor);
+    else if (
+      isTyped(event.key) &&
+      !event.ctrlKey &&
+      !event.metaKey &&
+      !event.altKey &&
+      (typed || /[-\d.]/.test(event.key))
+    )
+      setTyped(typed + event.key);
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -41,17 +74,21 @@ export function PlanDrawing() {
       <rect
         ref={area}
         role="application"
-        aria-label={`Drawing a ${kind}. Cross at ${cursor[0]}, ${cursor[1]} mm, ${points.length} points. Arrow keys move it, Space puts a point, Enter ends, Escape gives up.`}
+        aria-label={`Drawing: ${kindWords[kind].title}. Cross at ${cursor[0]}, ${cursor[1]} mm, ${points.length} points. Arrow keys move it, Space puts a point, numbers like 120; 45 write one, Enter ends, Escape gives up.`}
         tabIndex={0}
-        x={left - 20}
-        y={top - 20}
-        width={widthMm * scale + 40}
-        height={depthMm * scale + 40}
+        x={0}
+        y={0}
+        width={width}
+        height={height}
         fill="transparent"
         className="cursor-crosshair"
         onKeyDown={key}
-        onPointerMove={(event) => moveCursor(toBase(event))}
-        onPointerDown={(event) => event.button === 0 && event.detail < 2 && putPoint(toBase(event))}
+        onPointerMove={(event) => moveCursor(under(event))}
+        onPointerDown={(event) => {
+          if (event.button !== 0) return;
+          event.stopPropagation();
+          put(under(event));
+        }}
         onDoubleClick={() => finishLine(true)}
       />
       <g pointerEvents="none">
@@ -80,6 +117,7 @@ export function PlanDrawing() {
           );
         })}
       </g>
+      <DragReadout at={cursor} what={what} typed={typed} />
     </g>
   );
 }

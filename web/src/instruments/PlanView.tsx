@@ -1,12 +1,14 @@
 import { baseOutline, isolines, type LayerReport } from '@hosket/core';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { useProject } from '../store/projectStore.ts';
-import { usePlan } from '../worker/planStore.ts';
-import { PlanFrame, useFrame } from './Frame.tsx';
+import { usePicked } from '../store/viewStore.ts';
+import { useFields, usePlan } from '../worker/planStore.ts';
+import { PlanFrame } from './Frame.tsx';
 import { PlanDrawing } from './PlanDrawing.tsx';
-import { PlanMarks } from './PlanMarks.tsx';
+import { PlanItems } from './PlanItems.tsx';
 import { PlanSection } from './PlanSection.tsx';
 import { linePath, piecePath } from './paths.ts';
+import { useFrame } from './planFrame.ts';
 import { Relief } from './Relief.tsx';
 
 interface Props {
@@ -19,38 +21,35 @@ interface Props {
 /** The base from above: shaded ground with its height lines, marks, the section line, and a layer's footprint. */
 export function PlanView({ editable = false, layer, marks = true }: Props) {
   const { base } = useProject();
-  const fields = usePlan((state) => state.fields);
-  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   const { widthMm, depthMm } = base.shape;
   return (
-    <PlanFrame
-      widthMm={widthMm}
-      depthMm={depthMm}
-      label="Plan of the base"
-      under={
-        fields ? (
-          <Relief grid={fields.ground} widthMm={widthMm} depthMm={depthMm} highestMm={highestMm} />
-        ) : (
-          <div className="size-full bg-sheet" />
-        )
-      }
-    >
+    <PlanFrame widthMm={widthMm} depthMm={depthMm} label="Plan of the base" moves={editable} under={<ShadedGround />}>
       <OutsideMask />
       <HeightLines />
       {layer && <Footprint layer={layer} />}
-      {marks && <PlanMarks editable={editable} />}
+      {marks && <PlanItems editable={editable} />}
+      {editable && <ShownPlace />}
       <PlanSection />
       {editable && <PlanDrawing />}
     </PlanFrame>
   );
 }
 
+/** The relief alone follows every coarse ground of a drag; the plan round it is not drawn again. */
+function ShadedGround() {
+  const { widthMm, depthMm } = useProject().base.shape;
+  const fields = useFields();
+  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
+  if (!fields) return <div className="size-full bg-sheet" />;
+  return <Relief grid={fields.ground} widthMm={widthMm} depthMm={depthMm} highestMm={highestMm} />;
+}
+
 /** Covers what lies off the base, and draws its edge. */
 function OutsideMask() {
   const { base } = useProject();
-  const { place, left, top, widthMm, depthMm, scale } = useFrame();
+  const { place, width, height } = useFrame();
   const edge = linePath(baseOutline(base), place, true);
-  const box = `M${left - 3} ${top - 3}h${widthMm * scale + 6}v${depthMm * scale + 6}h${-widthMm * scale - 6}Z`;
+  const box = `M0 0H${width}V${height}H0Z`;
   return (
     <g pointerEvents="none">
       <path d={box + edge} fillRule="evenodd" fill="var(--plaster)" />
@@ -62,7 +61,8 @@ function OutsideMask() {
 /** Height lines of the worked-out ground, every 5 or 10 mm. */
 function HeightLines() {
   const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
-  const fields = usePlan((state) => state.fields);
+  // While something is dragged they may come a little later than the handle and the relief.
+  const fields = useDeferredValue(useFields());
   const { place } = useFrame();
   const lines = useMemo(() => {
     if (!fields) return [];
@@ -90,5 +90,20 @@ function Footprint({ layer }: { layer: LayerReport }) {
       pointerEvents="none"
       data-testid="footprint"
     />
+  );
+}
+
+/** Where a list has led to. */
+function ShownPlace() {
+  const { place } = useFrame();
+  const at = usePicked((state) => state.place);
+  if (!at) return null;
+  const [x, y] = place(at);
+  return (
+    <g pointerEvents="none" data-testid="shown-place">
+      <circle cx={x} cy={y} r={13} fill="none" stroke="#fcfbf8" strokeWidth={4} />
+      <circle cx={x} cy={y} r={13} fill="none" stroke="#a8452b" strokeWidth={2} />
+      <circle cx={x} cy={y} r={2.5} fill="#a8452b" />
+    </g>
   );
 }

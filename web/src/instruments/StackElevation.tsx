@@ -1,6 +1,6 @@
 import type { SchoolReport } from '@hosket/core';
 import { useProject } from '../store/projectStore.ts';
-import { pickLayer, pickMark, usePicked } from '../store/viewStore.ts';
+import { pickItem, pickLayer, usePicked } from '../store/viewStore.ts';
 import { useSay } from '../ui/Figures.tsx';
 import { spreadApart } from './spread.ts';
 import { useSize } from './useSize.ts';
@@ -120,7 +120,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
             const color =
               level.work === 'carve' ? 'var(--clay)' : level.work === 'fill' ? 'var(--ochre-text)' : 'var(--muted)';
             return (
-              <g key={level.markId} className="cursor-pointer" onPointerDown={() => pickMark(level.markId)}>
+              <g key={level.name} className="cursor-pointer" onPointerDown={() => pickItem(level.itemId)}>
                 <path
                   d={`M${STACK.left + STACK.width + 2} ${at}H${STACK.left + STACK.width + 12}L${names - 14} ${y}H${names - 5}`}
                   fill="none"
@@ -128,7 +128,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
                   strokeWidth={0.8}
                 />
                 <text x={names} y={y + 4} fontSize={12.5} fill="var(--graphite)">
-                  {shortened(level.name || level.markId, letters)}
+                  {shortened(level.name || level.itemId, letters)}
                 </text>
                 <text x={end - 92} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill="var(--graphite)">
                   {short(level.targetMm)}

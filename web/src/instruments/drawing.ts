@@ -1,20 +1,21 @@
-import { addMark, freeId, type Mark, type Point, type Project } from '@hosket/core';
+import { drawItem, heightAt, type ItemKind, kindWords, type Point } from '@hosket/core';
 import { create } from 'zustand';
 import { edit, projectStore } from '../store/projectStore.ts';
-import { pickMark } from '../store/viewStore.ts';
+import { pickItem } from '../store/viewStore.ts';
+import { usePlan } from '../worker/planStore.ts';
 
 interface Drawing {
   /** What is being drawn on the plan, if anything. */
-  kind: 'contour' | 'spot' | null;
+  kind: ItemKind | null;
   points: Point[];
   cursor: Point;
 }
 
 export const useDrawing = create<Drawing>(() => ({ kind: null, points: [], cursor: [0, 0] }));
 
-export function beginDrawing(kind: 'contour' | 'spot'): void {
+export function beginDrawing(kind: ItemKind): void {
   const shape = projectStore.getState().project?.base.shape;
-  pickMark(null);
+  pickItem(null);
   useDrawing.setState({
     kind,
     points: [],
@@ -26,47 +27,46 @@ export const stopDrawing = (): void => useDrawing.setState({ kind: null, points:
 export const moveCursor = (cursor: Point): void => useDrawing.setState({ cursor });
 export const takeBackPoint = (): void => useDrawing.setState(({ points }) => ({ points: points.slice(0, -1) }));
 
-/** The height a new mark begins with: that of the last one drawn, or a sheet's worth. */
-const firstHeight = (project: Project): number => project.marks.at(-1)?.heightMm ?? 20;
+/** Fewest points that the thing being drawn can be ended with. */
+export const enoughPoints = (kind: ItemKind): number => ({ point: 1, line: 2, outline: 3 })[kindWords[kind].drawn];
 
-/** Adds a mark and picks it. */
-function draw(make: (project: Project, number: number) => Mark): void {
+/** Height that a new thing begins with: the ground's in its middle; for lines of height that of the last one drawn, or a sheet's worth. */
+function firstHeight(kind: ItemKind, points: readonly Point[]): number {
+  const project = projectStore.getState().project;
+  if (kind === 'contour' || kind === 'spot') {
+    const last = project?.marks.findLast((mark) => mark.kind === 'contour' || mark.kind === 'spot');
+    return last && 'heightMm' in last ? last.heightMm : 20;
+  }
+  const ground = usePlan.getState().fields?.ground;
+  if (!ground) return 20;
+  const heights = points.map(([x, y]) => heightAt(ground, x, y));
+  return heights.reduce((sum, height) => sum + height, 0) / heights.length;
+}
+
+/** Adds what was drawn and picks it. */
+function draw(kind: ItemKind, points: readonly Point[], change: object = {}): void {
+  const land = firstHeight(kind, points);
   edit((project) => {
-    const mark = make(project, project.marks.length + 1);
-    pickMark(mark.id);
-    return addMark(project, mark);
+    const drawn = drawItem(project, kind, points, land, change);
+    pickItem(drawn.id);
+    return drawn.project;
   });
   stopDrawing();
 }
 
 /** Puts a point down; a spot is then done. */
-export function putPoint([x, y]: Point): void {
+export function putPoint(at: Point): void {
   const { kind, points } = useDrawing.getState();
-  if (kind === 'contour') useDrawing.setState({ points: [...points, [x, y]], cursor: [x, y] });
-  if (kind !== 'spot') return;
-  draw((project, number) => ({
-    kind: 'spot',
-    id: freeId('spot', project.marks),
-    name: `Spot ${number}`,
-    heightMm: firstHeight(project),
-    at: [x, y],
-  }));
+  if (!kind) return;
+  if (kindWords[kind].drawn === 'point') draw(kind, [at]);
+  else useDrawing.setState({ points: [...points, at], cursor: at });
 }
 
-/** Ends the line: closed when it has three points or more and `closed` is asked for. With fewer than two points nothing is drawn. */
+/** Ends the drawing; a contour may be left open. With too few points nothing is drawn. */
 export function finishLine(closed: boolean): void {
   const { kind, points } = useDrawing.getState();
-  if (kind !== 'contour' || points.length < 2) {
-    stopDrawing();
-    return;
-  }
-  draw((project, number) => ({
-    kind: 'contour',
-    id: freeId('contour', project.marks),
-    name: `Contour ${number}`,
-    heightMm: firstHeight(project),
-    closed: closed && points.length >= 3,
-    level: false,
-    points: points.map(([x, y]) => [x, y]),
-  }));
+  if (!kind) return;
+  const enough = kind === 'contour' ? 2 : enoughPoints(kind);
+  if (points.length < enough) stopDrawing();
+  else draw(kind, points, kind === 'contour' ? { closed: closed && points.length >= 3 } : {});
 }

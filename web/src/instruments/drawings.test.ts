@@ -29,14 +29,36 @@ describe('labels', () => {
   it('stays put when nothing collides', () => expect(spreadApart([10, 50, 90], 15, 0, 100)).toEqual([10, 50, 90]));
 
   it('no two labels of heights meet, one that finds no place is left out', () => {
-    const spot = (id: string, x: number, y: number): Mark => ({ kind: 'spot', id, name: id, heightMm: 10, at: [x, y] });
+    const spot = (id: string, x: number, y: number): Mark => ({
+      kind: 'spot',
+      id,
+      name: id,
+      heightMm: 10,
+      hidden: false,
+      locked: false,
+      points: [[x, y]],
+    });
+    const room = { width: 300, height: 200 };
     const labels = placeLabels(
       [spot('a', 50, 50), spot('b', 52, 51), spot('c', 150, 50)],
       () => '10',
       ([x, y]) => [x, y],
-      { width: 300, height: 200 },
+      room,
     );
-    expect(labels.map(({ markId }) => markId)).toEqual(['a', 'c']);
+    expect(labels.map(({ itemId }) => itemId)).toEqual(['a', 'c']);
+    const off = placeLabels(
+      [spot('a', 50, 50), spot('c', 150, 50)],
+      () => '10',
+      ([x, y]) => [x, y],
+      room,
+      [
+        [
+          [0, 38],
+          [100, 38],
+        ],
+      ],
+    );
+    expect(off.map(({ itemId }) => itemId)).toEqual(['c']);
   });
 });
 

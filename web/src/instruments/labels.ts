@@ -1,9 +1,9 @@
-import { type Mark, markPoints, type Point } from '@hosket/core';
+import type { Item, Point } from '@hosket/core';
 import type { Placer } from './paths.ts';
 
 /** A label with the box it takes up in the drawing. */
 export interface Label {
-  markId: string;
+  itemId: string;
   text: string;
   x: number;
   y: number;
@@ -13,13 +13,31 @@ export interface Label {
 const CHARACTER = 6.7;
 const HEIGHT = 14;
 const TRIES = 12;
+/** Room left round a grip. */
+const GRIP = 8;
 
-/** Places a height beside each mark so that no two labels meet; a mark with no free place goes without. */
+/** Whether a straight stretch passes within `apart` of a label's box. */
+function meets([from, to]: readonly [Point, Point], label: Label, apart: number): boolean {
+  const steps = Math.max(1, Math.ceil(Math.hypot(to[0] - from[0], to[1] - from[1]) / 4));
+  for (let k = 0; k <= steps; k++) {
+    const x = from[0] + ((to[0] - from[0]) * k) / steps;
+    const y = from[1] + ((to[1] - from[1]) * k) / steps;
+    if (Math.abs(x - label.x) < label.width / 2 + apart && Math.abs(y - (label.y - 4)) < HEIGHT / 2 + apart)
+      return true;
+  }
+  return false;
+}
+
+/**
+ * Places its words beside each item so that no two labels meet, nor any of the stretches to keep off (in the drawing's units); one with no
+ * free place goes without.
+ */
 export function placeLabels(
-  marks: readonly Mark[],
-  text: (mark: Mark) => string,
+  items: readonly Item[],
+  text: (item: Item) => string,
   place: Placer,
   room: { width: number; height: number },
+  keepOff: readonly (readonly [Point, Point])[] = [],
 ): Label[] {
   const placed: Label[] = [];
   const free = (label: Label) =>
@@ -30,18 +48,20 @@ export function placeLabels(
     placed.every(
       (other) =>
         Math.abs(other.x - label.x) > (other.width + label.width) / 2 + 2 || Math.abs(other.y - label.y) > HEIGHT,
-    );
-  for (const mark of marks) {
-    const points = markPoints(mark);
-    const words = text(mark);
+    ) &&
+    !keepOff.some((stretch) => meets(stretch, label, stretch[0] === stretch[1] ? GRIP : 1));
+  for (const item of items) {
+    const { points } = item;
+    const words = text(item);
+    if (!words) continue;
     for (let attempt = 0; attempt < Math.min(TRIES, points.length); attempt++) {
       const point: Point = points[Math.floor((attempt * points.length) / Math.min(TRIES, points.length))];
       const [x, y] = place(point);
       const label = {
-        markId: mark.id,
+        itemId: item.id,
         text: words,
         x,
-        y: mark.kind === 'spot' ? y - 9 : y + 4,
+        y: item.kind === 'spot' ? y - 9 : y + 4,
         width: words.length * CHARACTER + 6,
       };
       if (!free(label)) continue;

@@ -1,4 +1,4 @@
-import { type Project, type Result, readProject, startProject } from '@hosket/core';
+import { type Project, parseProject, type Result, readProject, startProject } from '@hosket/core';
 import demo from '../../../samples/harl-quarry.hosket.json?raw';
 import { database, type Kept } from './database.ts';
 
@@ -11,7 +11,19 @@ const keep = async (project: Project): Promise<string> => {
   return id;
 };
 
-export const openKept = (id: string): Promise<Kept | undefined> => database.projects.get(id);
+/** A kept project with its steps, carried to the present version of the format where an older Hosket kept it. */
+export async function openKept(id: string): Promise<Kept | undefined> {
+  const kept = await database.projects.get(id);
+  if (!kept) return undefined;
+  const read = parseProject(kept.project);
+  if (!read.ok) throw new Error(`${kept.name} is damaged at ${read.fault.place}: ${read.fault.message}`);
+  const steps = (list: readonly unknown[]) =>
+    list.flatMap((step) => {
+      const carried = parseProject(step);
+      return carried.ok ? [carried.value] : [];
+    });
+  return { ...kept, project: read.value, past: steps(kept.past), future: steps(kept.future) };
+}
 
 export async function addDemo(): Promise<string> {
   const read = readProject(demo);
@@ -22,7 +34,7 @@ export async function addDemo(): Promise<string> {
 export const addNew = (): Promise<string> => keep(startProject('My groundwork', new Date().toISOString().slice(0, 10)));
 
 export async function duplicate(id: string): Promise<string | null> {
-  const kept = await database.projects.get(id);
+  const kept = await openKept(id);
   return kept ? keep({ ...kept.project, name: `${kept.project.name.slice(0, 112)}, copy` }) : null;
 }
 

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { addMark, changeMark, type Mark, writeProject } from '@hosket/core';
+import { addItem, changeItem, findItem, type Mark, writeProject } from '@hosket/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { saveStore, startAutosave } from './autosave.ts';
 import { database } from './database.ts';
@@ -11,7 +11,7 @@ beforeEach(async () => {
 });
 
 const now = () => projectStore.getState().project!;
-const spot: Mark = { kind: 'spot', id: 'x', name: 'X', heightMm: 12, at: [10, 10] };
+const spot: Mark = { kind: 'spot', id: 'x', name: 'X', heightMm: 12, hidden: false, locked: false, points: [[10, 10]] };
 async function open(id: string) {
   const kept = (await openKept(id))!;
   showProject(id, kept.project, kept.past, kept.future);
@@ -60,14 +60,14 @@ describe('undo and redo', () => {
     await open(await addDemo());
     const first = now();
     expect(keptHistory()).toEqual({ past: [], future: [] });
-    edit((project) => changeMark(project, 'bench-3', { heightMm: 50 }));
-    edit((project) => addMark(project, spot));
+    edit((project) => changeItem(project, 'bench-3', { heightMm: 50 }));
+    edit((project) => addItem(project, spot));
     expect(now().marks).toHaveLength(first.marks.length + 1);
     undo();
     undo();
     expect(now()).toEqual(first);
     redo();
-    expect(now().marks.find(({ id }) => id === 'bench-3')?.heightMm).toBe(50);
+    expect(findItem(now(), 'bench-3')).toMatchObject({ heightMm: 50 });
     edit((project) => project);
     expect(keptHistory().future).toHaveLength(1);
   });
@@ -88,14 +88,14 @@ describe('autosave', () => {
   it('keeps the project with its steps, so that undo survives a reload', async () => {
     const id = await addDemo();
     await open(id);
-    edit((project) => changeMark(project, 'bench-3', { heightMm: 50 }));
+    edit((project) => changeItem(project, 'bench-3', { heightMm: 50 }));
     expect(saveStore.getState().save.kind).toBe('saving');
     await saved();
     showProject('other', now());
     await open(id);
-    expect(now().marks.find(({ id: mark }) => mark === 'bench-3')?.heightMm).toBe(50);
+    expect(findItem(now(), 'bench-3')).toMatchObject({ heightMm: 50 });
     undo();
-    expect(now().marks.find(({ id: mark }) => mark === 'bench-3')?.heightMm).toBe(43);
+    expect(findItem(now(), 'bench-3')).toMatchObject({ heightMm: 43 });
   });
 
   it('the last change is kept also when another project is opened at once', async () => {

@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@hosket/core';
+import type { Point, UnitSystem } from '@hosket/core';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
@@ -10,6 +10,8 @@ interface ViewState {
   stretch: number;
   /** What the tint of the plan tells. */
   shading: 'relief' | 'slope' | 'height';
+  /** Whether points that are put or dragged take hold of what is near. */
+  snapping: boolean;
   demoNoticeSeen: boolean;
 }
 
@@ -22,6 +24,7 @@ export const useView = create<ViewState>()(
       sectionOpen: true,
       stretch: 1,
       shading: 'relief',
+      snapping: true,
       demoNoticeSeen: false,
     }),
     {
@@ -31,12 +34,32 @@ export const useView = create<ViewState>()(
 );
 
 interface PickState {
-  markId: string | null;
+  /** Marks, landforms and laid-in things that are picked. */
+  ids: readonly string[];
+  /** More are being picked: the list stays, each thing to be ticked. */
+  several: boolean;
   /** The layer picked in stack, plan and section, counted from 1. */
   layer: number | null;
+  /** The section line that the strip shows; the first where it is none. */
+  sectionId: string | null;
+  /** A place that a list has led to. */
+  place: Point | null;
 }
 
+const nothing: PickState = { ids: [], several: false, layer: null, sectionId: null, place: null };
+
 /** What is picked now, in all drawings at once. */
-export const usePicked = create<PickState>(() => ({ markId: null, layer: null }));
-export const pickMark = (markId: string | null): void => usePicked.setState({ markId });
+export const usePicked = create<PickState>(() => nothing);
+export const pickItem = (id: string | null): void =>
+  usePicked.setState({ ids: id === null ? [] : [id], several: false, place: null });
+export const pickItems = (ids: readonly string[]): void => usePicked.setState({ ids, several: true, place: null });
+/** Takes one more into what is picked, or leaves it out. */
+export const alsoPick = (id: string): void =>
+  usePicked.setState(({ ids }) => ({
+    ids: ids.includes(id) ? ids.filter((other) => other !== id) : [...ids, id],
+    several: true,
+  }));
 export const pickLayer = (layer: number | null): void => usePicked.setState({ layer });
+export const showPlace = (place: Point | null): void => usePicked.setState({ place });
+export const pickSection = (sectionId: string): void => usePicked.setState({ sectionId });
+export const pickNothing = (): void => usePicked.setState(nothing);

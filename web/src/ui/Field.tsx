@@ -134,6 +134,49 @@ export function MeasureField({
   );
 }
 
+interface OrNoneProps {
+  label: string;
+  value: number | null;
+  /** What no value means: "as the land lies". */
+  none: string;
+  /** What it comes to meanwhile, where that is known. */
+  now?: number | null;
+  least: number;
+  most: number;
+  /** A plain number rather than a length. */
+  plain?: boolean;
+  onValue: (value: number | null) => void;
+}
+
+/** A measure that may be left open: an emptied field says what holds instead. */
+export function MeasureOrNoneField({ label, value, none, now, least, most, plain, onValue }: OrNoneProps) {
+  const units = useView((view) => view.units);
+  const show = (measure: number) => (plain ? String(measure) : formatMeasure('length', measure, units, 2));
+  const open = now === null || now === undefined ? none : `${none}, ${show(Math.round(now * 10) / 10)}`;
+  return (
+    <ReadField<number | null>
+      label={label}
+      narrow={value !== null}
+      text={value === null ? open : show(value)}
+      read={(text) => {
+        if (!text.trim() || text.trim().startsWith(none)) return { ok: true, value: null };
+        const number = plain ? Number(text.replace(',', '.')) : Number.NaN;
+        const reading = plain ? null : parseMeasure('length', text, units);
+        if (reading && !reading.ok) return { ok: false, why: `${reading.fault.message} Or leave it empty: ${none}.` };
+        const measure = reading?.ok ? reading.value : number;
+        if (!Number.isFinite(measure)) return { ok: false, why: `Write a number, or leave it empty: ${none}.` };
+        if (measure < least || measure > most) return { ok: false, why: `Between ${show(least)} and ${show(most)}.` };
+        return { ok: true, value: measure };
+      }}
+      onValue={onValue}
+      onStep={(steps) => {
+        const from = value ?? now ?? 0;
+        onValue(Math.min(most, Math.max(least, Math.round((from + steps) * 100) / 100)));
+      }}
+    />
+  );
+}
+
 interface NumberProps {
   label: string;
   value: number;

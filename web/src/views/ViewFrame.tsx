@@ -1,7 +1,7 @@
 import type { Finding } from '@hosket/core';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import { pickMark } from '../store/viewStore.ts';
+import { pickItem } from '../store/viewStore.ts';
 import { usePlan } from '../worker/planStore.ts';
 
 interface Props {
@@ -66,19 +66,19 @@ function Findings() {
   if (!here.length) return null;
   return (
     <ul aria-label="Findings" className="mb-3">
-      {here.map(({ code, severity, place, message, remedy, markId }) => (
+      {here.map(({ code, severity, place, message, remedy, itemId }) => (
         <li
           key={`${code} ${place}`}
           className={`mb-1.5 border-l-[3px] bg-plaster px-2.5 py-1 text-sm ${severity === 'stop' ? 'border-plum' : severity === 'warn' ? 'border-ochre' : 'border-line'}`}
         >
           <strong className={severity === 'stop' ? 'text-plum' : ''}>{words[severity]}:</strong> {message}{' '}
           <span className="text-muted">{remedy}</span>{' '}
-          {markId && (
+          {itemId && (
             <button
               type="button"
               className="cursor-pointer text-clay underline"
               onClick={() => {
-                pickMark(markId);
+                pickItem(itemId);
                 go('../ground', { relative: 'path' });
               }}
             >

@@ -15,7 +15,7 @@ export interface Fields {
 }
 
 export type PlanAnswer = { ticket: number } & (
-  | { kind: 'plan'; report: PlanReport; fields: Fields | null }
+  | { kind: 'plan'; report: PlanReport; fields: Fields | null; near: boolean }
   | { kind: 'failed'; why: string }
 );
 
@@ -26,6 +26,7 @@ export const answerSchema = z.discriminatedUnion('kind', [
     kind: z.literal('plan'),
     report: z.custom<PlanReport>(),
     fields: z.custom<Fields | null>(),
+    near: z.boolean(),
   }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),
 ]);

@@ -1,6 +1,9 @@
 import type { PlanReport, Project, SchoolReport } from '@hosket/core';
+import { useMemo } from 'react';
 import { create } from 'zustand';
+import { usePreview } from '../store/preview.ts';
 import { projectStore } from '../store/projectStore.ts';
+import { dropDraft, useDraft } from './draftStore.ts';
 import { answerSchema, type Fields, type PlanRequest } from './messages.ts';
 
 interface PlanState {
@@ -26,14 +29,15 @@ export function startPlanning(): () => void {
   worker.onmessage = ({ data }) => {
     const answer = answerSchema.parse(data);
     // Fields are sent once: an overtaken answer never arrives, so what arrives is kept.
-    if (answer.kind === 'plan')
+    if (answer.kind === 'plan') {
       usePlan.setState((state) => ({
         report: answer.report,
         fields: answer.fields ?? state.fields,
         failed: null,
-        behind: answer.ticket !== ticket,
+        behind: answer.ticket !== ticket || answer.near,
       }));
-    else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });
+      if (!usePreview.getState().latest) dropDraft();
+    } else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });
   };
   worker.onerror = (event) => usePlan.setState({ failed: event.message || 'The planner stopped.', behind: false });
   const stop = projectStore.subscribe(({ id, project }, before) => {
@@ -41,10 +45,15 @@ export function startPlanning(): () => void {
     if (id !== before.id) usePlan.setState({ report: null });
     if (project) ask(project);
   });
+  // A drag that is given up leaves the plan as it was, and its draft has no successor.
+  const stopPreview = usePreview.subscribe((now) => {
+    if (!now.latest) queueMicrotask(() => !usePlan.getState().behind && dropDraft());
+  });
   const { project } = projectStore.getState();
   if (project) ask(project);
   return () => {
     stop();
+    stopPreview();
     worker.terminate();
   };
 }
@@ -52,3 +61,10 @@ export function startPlanning(): () => void {
 /** The stack of the chosen school, once there is a plan. */
 export const chosenSchool = (report: PlanReport): SchoolReport =>
   report.schools.find(({ school }) => school === report.chosen) ?? report.schools[0];
+
+/** The fields that drawings are made from: the draft of a drag under way, or those of the newest plan. */
+export function useFields(): Fields | null {
+  const fields = usePlan((state) => state.fields);
+  const draft = useDraft((state) => state.draft);
+  return useMemo(() => (fields && draft ? { ...fields, ...draft } : fields), [fields, draft]);
+}

@@ -1,4 +1,4 @@
-import { createPlanner, type Grid, parseProject } from '@hosket/core';
+import { createPlanner, type Grid, type Plan, type Project, parseProject } from '@hosket/core';
 import { z } from 'zod';
 import type { PlanAnswer, PlanRequest } from './messages.ts';
 
@@ -26,31 +26,40 @@ function answer(message: PlanAnswer, transfer: Transferable[] = []): void {
   self.postMessage(message, { transfer });
 }
 
+/** One run to its end; null when a newer request has come meanwhile. */
+async function runFor(ticket: number, project: Project, quick: boolean): Promise<Plan | null> {
+  const run = planner.run(project, quick);
+  for (;;) {
+    const step = run.next();
+    if (step.done) return step.value;
+    await breath();
+    if (ticket !== newest) return null;
+  }
+}
+
+function answerWith(ticket: number, { report, ground, target, near }: Plan): void {
+  const fresh = ground !== sentGround || target !== sentTarget;
+  sentGround = ground;
+  sentTarget = target;
+  const fields = fresh ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline } : null;
+  answer(
+    { ticket, kind: 'plan', report, fields, near },
+    fields ? [fields.ground.values.buffer as ArrayBuffer, fields.target.values.buffer as ArrayBuffer] : [],
+  );
+}
+
 self.onmessage = async ({ data }: MessageEvent<PlanRequest>) => {
   const { ticket } = data;
   newest = ticket;
   try {
     const read = parseProject(data.project);
     if (!read.ok) return answer({ ticket, kind: 'failed', why: `${read.fault.message} ${read.fault.remedy}` });
-    const run = planner.run(read.value);
-    for (;;) {
-      const step = run.next();
-      if (step.done) {
-        const { report, ground, target } = step.value;
-        const fresh = ground !== sentGround || target !== sentTarget;
-        sentGround = ground;
-        sentTarget = target;
-        const fields = fresh
-          ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline }
-          : null;
-        return answer(
-          { ticket, kind: 'plan', report, fields },
-          fields ? [fields.ground.values.buffer as ArrayBuffer, fields.target.values.buffer as ArrayBuffer] : [],
-        );
-      }
-      await breath();
-      if (ticket !== newest) return;
-    }
+    // First what a change near by comes to; then, where that was taken up from the ground before, the exact plan.
+    const quick = await runFor(ticket, read.value, true);
+    if (!quick) return;
+    answerWith(ticket, quick);
+    const exact = quick.near ? await runFor(ticket, read.value, false) : null;
+    if (exact) answerWith(ticket, exact);
   } catch (error) {
     answer({ ticket, kind: 'failed', why: (error as Error).message });
   }

@@ -1,79 +1,73 @@
-import { MousePointer2, Plus, Spline } from 'lucide-react';
-import { beginDrawing, finishLine, stopDrawing, useDrawing } from '../../instruments/drawing.ts';
+import { itemsOf } from '@hosket/core';
+import { lazy, Suspense, useState } from 'react';
 import { PlanView } from '../../instruments/PlanView.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
-import { Button } from '../../ui/Button.tsx';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
-import { MarkList } from './MarkList.tsx';
-import { MarkPanel } from './MarkPanel.tsx';
-import { ShadingChoice } from './ShadingChoice.tsx';
+import { DrawTools } from './DrawTools.tsx';
+import { ItemPanel } from './ItemPanel.tsx';
+import { OutlineList } from './OutlineList.tsx';
+import { Places } from './Places.tsx';
+import { SectionFields } from './SectionFields.tsx';
+import { SelectionPanel } from './SelectionPanel.tsx';
+import { type Pane, ViewChoice } from './ViewChoice.tsx';
+
+const ModelView = lazy(() => import('../../instruments/model/ModelView.tsx'));
 
 /** Where is high and low, and what lies where? */
 export function GroundView() {
-  const { marks } = useProject();
-  const picked = usePicked((state) => state.markId);
+  const project = useProject();
+  const [pane, setPane] = useState<Pane>('plan');
+  const { ids, several: more } = usePicked();
   const report = usePlan((state) => state.report);
   const say = useSay();
-  const mark = marks.find((candidate) => candidate.id === picked);
+  const picked = itemsOf(project).filter(({ id }) => ids.includes(id));
+  const [one] = picked;
+  const several = more || picked.length > 1;
+  const drawn = itemsOf(project).length > 0;
   return (
     <ViewFrame
       fills
       title="Ground"
       answer={
-        report && marks.length
+        report && drawn
           ? `From ${say.mm(report.ground.lowestMm)} to ${say.mm(report.ground.highestMm)} above the board, ${say.volume(report.ground.volumeMl)} of ground.`
-          : 'Nothing is drawn yet. Draw a contour at the height of a flat, or put a spot height at a summit.'
+          : 'Nothing is drawn yet. Draw a pad at the height of a flat, or a contour, and the ground follows.'
       }
-      sideTitle={mark ? mark.name || 'Picked mark' : 'Marks'}
-      side={mark ? <MarkPanel mark={mark} /> : <MarkList />}
+      sideTitle={
+        several
+          ? `${picked.length} ${picked.length === 1 ? 'thing' : 'things'} picked`
+          : one
+            ? one.name || 'Picked'
+            : 'What is drawn'
+      }
+      side={
+        several ? (
+          <SelectionPanel items={picked} />
+        ) : one ? (
+          <ItemPanel item={one} />
+        ) : (
+          <>
+            <OutlineList />
+            <Places />
+            <SectionFields />
+          </>
+        )
+      }
     >
-      <Tools />
-      <ShadingChoice />
+      {pane === 'plan' && <DrawTools />}
+      <ViewChoice pane={pane} onPane={setPane} />
       <div className="relative min-h-[300px] flex-1">
-        <PlanView editable />
+        {pane === 'plan' ? (
+          <PlanView editable />
+        ) : (
+          <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
+            <ModelView />
+          </Suspense>
+        )}
       </div>
     </ViewFrame>
-  );
-}
-
-function Tools() {
-  const { kind, points } = useDrawing();
-  if (kind)
-    return (
-      <div className="flex flex-wrap items-center gap-2" role="toolbar" aria-label="Drawing">
-        <span className="text-sm">
-          {kind === 'contour'
-            ? `Drawing a contour, ${points.length} ${points.length === 1 ? 'point' : 'points'}. Click for points; double-click or Enter closes it.`
-            : 'Click where the height is known.'}
-        </span>
-        {kind === 'contour' && (
-          <>
-            <Button tone="main" disabled={points.length < 3} onClick={() => finishLine(true)}>
-              Close the line
-            </Button>
-            <Button disabled={points.length < 2} onClick={() => finishLine(false)}>
-              Leave it open
-            </Button>
-          </>
-        )}
-        <Button onClick={stopDrawing}>Give up</Button>
-      </div>
-    );
-  return (
-    <div className="flex flex-wrap items-center gap-2" role="toolbar" aria-label="Marks">
-      <Button onClick={() => beginDrawing('contour')}>
-        <Spline size={15} aria-hidden /> Contour
-      </Button>
-      <Button onClick={() => beginDrawing('spot')}>
-        <Plus size={15} aria-hidden /> Spot height
-      </Button>
-      <span className="ml-2 flex items-center gap-1 text-xs text-muted">
-        <MousePointer2 size={13} aria-hidden /> Pick a mark to drag its points, a + to add one. Drag the dashed line to
-        cut elsewhere.
-      </span>
-    </div>
   );
 }

@@ -1,11 +1,12 @@
-import { moveSection } from '../../instruments/sectionLine.ts';
+import { changeSection } from '@hosket/core';
+import { useSection } from '../../instruments/sectionLine.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
-import { MeasureField } from '../../ui/Field.tsx';
+import { MeasureField, WordsField } from '../../ui/Field.tsx';
 
-/** The ends of the section line as numbers: what dragging them does. */
+/** The shown section's name, and the ends of its line as numbers: what dragging them does. */
 export function SectionFields() {
-  const { sections, base } = useProject();
-  const section = sections[0];
+  const { base } = useProject();
+  const section = useSection();
   const { widthMm, depthMm } = base.shape;
   const ends = [
     ['from', 'Left end'],
@@ -14,19 +15,28 @@ export function SectionFields() {
   return (
     <fieldset className="mt-4">
       <legend className="mb-1 font-head text-base font-semibold">Section {section.name}</legend>
+      <div className="mb-2">
+        <WordsField
+          label="Name of the section"
+          required
+          most={24}
+          value={section.name}
+          onValue={(name) => edit((p) => changeSection(p, section.id, { name }))}
+        />
+      </div>
       {ends.map(([end, words]) => (
         <div key={end} className="mb-2 grid grid-cols-2 gap-2">
           <MeasureField
             label={`${words}, across`}
             value={section[end][0]}
             most={widthMm}
-            onValue={(x) => edit((p) => moveSection(p, section.id, { [end]: [x, section[end][1]] }))}
+            onValue={(x) => edit((p) => changeSection(p, section.id, { [end]: [x, section[end][1]] }))}
           />
           <MeasureField
             label={`${words}, away`}
             value={section[end][1]}
             most={depthMm}
-            onValue={(y) => edit((p) => moveSection(p, section.id, { [end]: [section[end][0], y] }))}
+            onValue={(y) => edit((p) => changeSection(p, section.id, { [end]: [section[end][0], y] }))}
           />
         </div>
       ))}

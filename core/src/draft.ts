@@ -1,0 +1,35 @@
+import type { Grid } from './geometry/index.ts';
+import { builtOn, type Solved, solvedOf } from './ground/index.ts';
+import { foamTarget } from './layers/index.ts';
+import type { Project } from './project/index.ts';
+
+/** A coarse ground and foam target, good enough to follow a pointer. */
+export interface Draft {
+  ground: Grid;
+  target: Grid;
+}
+
+/** A draft has about this many nodes, whatever the base. */
+const NODES = 5500;
+
+const draftCell = (widthMm: number, depthMm: number) =>
+  Math.max(0.5, Math.ceil(2 * Math.sqrt((widthMm * depthMm) / NODES)) / 2);
+
+/** Works out drafts one after another, keeping the solved lines so that a landform that is dragged costs only its own building. */
+export function createDrafter(): (project: Project) => Draft {
+  let solved: Solved | undefined;
+  return (project) => {
+    const { widthMm, depthMm } = project.base.shape;
+    const run = solvedOf(project, draftCell(widthMm, depthMm), solved, true);
+    solved = toEnd(run);
+    const { grid } = toEnd(builtOn(project, solved));
+    return { ground: grid, target: foamTarget(grid, project.surface.skinMm) };
+  };
+}
+
+function toEnd<T>(run: Generator<unknown, T>): T {
+  for (;;) {
+    const step = run.next();
+    if (step.done) return step.value;
+  }
+}

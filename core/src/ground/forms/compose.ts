@@ -1,0 +1,130 @@
+import { type Grid, insideRing, type Ring } from '../../geometry/index.ts';
+import { type Landform, runOf } from '../../project/index.ts';
+import {
+  buildBasin,
+  buildCrater,
+  buildHeap,
+  buildIsland,
+  buildMound,
+  buildPad,
+  buildPit,
+  buildTread,
+  treadsOf,
+} from './areas.ts';
+import { buildBeach, buildChannel, buildSteps, buildWay, type Ends, endsOf, type Put } from './works.ts';
+
+/** What a landform did to the ground when its turn came. */
+export interface Built {
+  id: string;
+  /** Heights at its two ends and its length, for what runs along a line. */
+  ends: Ends | null;
+  /** Plan area of ground that it changed, mm2; what it took away and what it put on, ml. */
+  areaMm2: number;
+  cutMl: number;
+  fillMl: number;
+  /** Steepest gradient of the ground it made, degrees. */
+  steepestDegrees: number;
+}
+
+/** Less than this is no change, mm. */
+const CHANGED_MM = 0.01;
+
+/**
+ * Builds the landforms onto the ground one after another, in their order: where two meet, the later one has its way. Heights in `grid.values`
+ * are changed in place. Cliffs shaped the ground before and spans leave it alone, so both only report.
+ */
+export function* buildLandforms(
+  grid: Grid,
+  landforms: readonly Landform[],
+  outline: Ring,
+): Generator<undefined, Built[]> {
+  const built: Built[] = [];
+  const before = new Float64Array(grid.values.length);
+  for (const form of landforms) {
+    before.set(grid.values);
+    built.push(buildOne(grid, form, outline, before));
+    yield;
+  }
+  return built;
+}
+
+function buildOne(grid: Grid, form: Landform, outline: Ring, before: Float64Array): Built {
+  const z = grid.values;
+  const put: Put = (n, to) => {
+    z[n] = Math.max(0, to);
+  };
+  const ends = build(grid, form, put);
+  return { id: form.id, ends, ...effectOf(grid, before, outline) };
+}
+
+function build(grid: Grid, form: Landform, put: Put): Ends | null {
+  const run = runOf(form);
+  switch (form.kind) {
+    case 'pad':
+      buildPad(grid, run, form, put);
+      return null;
+    case 'terraces':
+      treadsOf(run, form).forEach((tread, k) => {
+        buildTread(grid, tread, form.firstMm + k * form.riseMm, form.wallDegrees, put);
+      });
+      return null;
+    case 'way':
+      return buildWay(grid, run, form, put);
+    case 'steps':
+      return buildSteps(grid, run, form, put);
+    case 'channel':
+      return buildChannel(grid, run, form, put);
+    case 'beach':
+      return buildBeach(grid, run, form, put);
+    case 'basin':
+      buildBasin(grid, run, form, put);
+      return null;
+    case 'mound':
+      buildMound(grid, run, form, put);
+      return null;
+    case 'heap':
+      buildHeap(grid, run, form, put);
+      return null;
+    case 'pit':
+      buildPit(grid, run, form, put);
+      return null;
+    case 'crater':
+      buildCrater(grid, run, form, put);
+      return null;
+    case 'island':
+      buildIsland(grid, run, form, put);
+      return null;
+    case 'span':
+      return endsOf(grid, run, form);
+    case 'cliff':
+      return null;
+  }
+}
+
+function effectOf(grid: Grid, before: ArrayLike<number>, outline: Ring): Omit<Built, 'id' | 'ends'> {
+  const { columns, rows, cellMm, originMm, values: z } = grid;
+  let areaMm2 = 0;
+  let cut = 0;
+  let fill = 0;
+  let steepest = 0;
+  for (let n = 0; n < z.length; n++) {
+    const by = z[n] - before[n];
+    if (Math.abs(by) < CHANGED_MM) continue;
+    const i = n % columns;
+    const j = Math.floor(n / columns);
+    if (outline.length > 4 && !insideRing(outline, originMm[0] + i * cellMm, originMm[1] + j * cellMm)) continue;
+    const share = (i === 0 || i === columns - 1 ? 0.5 : 1) * (j === 0 || j === rows - 1 ? 0.5 : 1) * cellMm * cellMm;
+    areaMm2 += share;
+    if (by > 0) fill += by * share;
+    else cut -= by * share;
+    if (i === 0 || j === 0 || i === columns - 1 || j === rows - 1) continue;
+    const slope = Math.hypot(z[n + 1] - z[n - 1], z[n + columns] - z[n - columns]) / (2 * cellMm);
+    if (slope > steepest) steepest = slope;
+  }
+  return {
+    areaMm2,
+    cutMl: cut / 1000,
+    fillMl: fill / 1000,
+    steepestDegrees: (Math.atan(steepest) * 180) / Math.PI,
+  };
+}

@@ -1,0 +1,82 @@
+import { type Grid, heightAt, type Point, pointAlong } from '../../geometry/index.ts';
+import { type Landform, runOf } from '../../project/index.ts';
+import type { Built } from './compose.ts';
+import { type Beneath, beneaths } from './water.ts';
+
+/** The least room under a span's deck over one thing, and where. */
+export interface Room {
+  overId: string | null;
+  over: string;
+  roomMm: number;
+  at: Point;
+}
+
+/** What a deck comes to: room over each way and water it crosses, or over the deepest of the gap where it crosses none. */
+export interface SpanRead {
+  id: string;
+  lengthMm: number;
+  fromMm: number;
+  toMm: number;
+  rooms: Room[];
+  /** The tightest of them; null for a span off the base. */
+  leastMm: number | null;
+}
+
+const STEP_MM = 1;
+/** Places across the deck, as shares of its half width. */
+const across = [-1, -0.5, 0, 0.5, 1];
+
+/** Reads the clearance of every span on the finished ground: underside of the deck less ground or water, whichever is higher. */
+export function readSpans(grid: Grid, landforms: readonly Landform[], built: readonly Built[]): SpanRead[] {
+  const things = beneaths(landforms, built);
+  return landforms.flatMap((form): SpanRead[] => {
+    const ends = built.find(({ id }) => id === form.id)?.ends;
+    if (form.kind !== 'span' || !ends) return [];
+    const run = runOf(form);
+    const rooms = new Map<string, Room>();
+    let deepest: Room | null = null;
+    const count = Math.max(2, Math.ceil(ends.lengthMm / STEP_MM) + 1);
+    for (let k = 0; k < count; k++) {
+      const share = k / (count - 1);
+      const { at, way } = pointAlong(run, share * ends.lengthMm);
+      const under = ends.fromMm + share * (ends.toMm - ends.fromMm) - form.thicknessMm;
+      for (const aside of across) {
+        const x = at[0] - (way[1] * aside * form.widthMm) / 2;
+        const y = at[1] + (way[0] * aside * form.widthMm) / 2;
+        if (!onGrid(grid, x, y)) continue;
+        const land = heightAt(grid, x, y);
+        const over = whatLies(things, x, y);
+        // Over water only the water counts: where its bank stands out of it the deck may rest.
+        if (over && over.waterMm !== null && over.waterMm <= land) continue;
+        const roomMm = under - Math.max(land, over?.waterMm ?? 0);
+        const room = {
+          overId: over?.thing.id ?? null,
+          over: over?.thing.name ?? 'the ground',
+          roomMm,
+          at: [x, y] as Point,
+        };
+        if (over) {
+          const known = rooms.get(over.thing.id);
+          if (!known || roomMm < known.roomMm) rooms.set(over.thing.id, room);
+        } else if (aside === 0 && (!deepest || roomMm > deepest.roomMm)) deepest = room;
+      }
+    }
+    const list = rooms.size ? [...rooms.values()].sort((a, b) => a.roomMm - b.roomMm) : deepest ? [deepest] : [];
+    return [{ id: form.id, ...ends, rooms: list, leastMm: list[0]?.roomMm ?? null }];
+  });
+}
+
+/** The thing built last that lies at a place. */
+function whatLies(things: readonly Beneath[], x: number, y: number): { thing: Beneath; waterMm: number | null } | null {
+  for (let k = things.length - 1; k >= 0; k--) {
+    const there = things[k].at(x, y);
+    if (there) return { thing: things[k], waterMm: there.waterMm };
+  }
+  return null;
+}
+
+const onGrid = ({ columns, rows, cellMm, originMm }: Grid, x: number, y: number) =>
+  x >= originMm[0] &&
+  y >= originMm[1] &&
+  x <= originMm[0] + (columns - 1) * cellMm &&
+  y <= originMm[1] + (rows - 1) * cellMm;

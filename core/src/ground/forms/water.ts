@@ -1,0 +1,58 @@
+import { insideRing, type Ring } from '../../geometry/index.ts';
+import { type Landform, runOf } from '../../project/index.ts';
+import type { Built } from './compose.ts';
+import { gradientOf } from './field.ts';
+import { waterLineOf } from './works.ts';
+
+/** Something that lies under a span: where it is, and the water's level on it. */
+export interface Beneath {
+  id: string;
+  name: string;
+  /** Whether it lies at a place, and the water's height there (null where it is dry). */
+  at: (x: number, y: number) => { waterMm: number | null } | null;
+}
+
+/** Nearest point of a line: distance and how far along it, mm. */
+export function nearestOn(line: Ring, x: number, y: number): { distanceMm: number; alongMm: number } {
+  let best = { distanceMm: Number.POSITIVE_INFINITY, alongMm: 0 };
+  let along = 0;
+  for (let k = 1; k < line.length; k++) {
+    const [ax, ay] = line[k - 1];
+    const [dx, dy] = [line[k][0] - ax, line[k][1] - ay];
+    const length = Math.hypot(dx, dy);
+    const t = length ? Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (length * length))) : 0;
+    const distanceMm = Math.hypot(x - ax - t * dx, y - ay - t * dy);
+    if (distanceMm < best.distanceMm) best = { distanceMm, alongMm: along + t * length };
+    along += length;
+  }
+  return best;
+}
+
+/** Ways, steps and waters in the order of building: what a span can lie over. */
+export function beneaths(landforms: readonly Landform[], built: readonly Built[]): Beneath[] {
+  return landforms.flatMap((form): Beneath[] => {
+    const run = runOf(form);
+    const ends = built.find(({ id }) => id === form.id)?.ends;
+    const named = { id: form.id, name: form.name || form.id };
+    if (form.kind === 'basin' || form.kind === 'pit')
+      return [{ ...named, at: (x, y) => (insideRing(run, x, y) ? { waterMm: form.waterMm } : null) }];
+    if (form.kind === 'way' || form.kind === 'steps')
+      return [
+        { ...named, at: (x, y) => (nearestOn(run, x, y).distanceMm <= form.widthMm / 2 ? { waterMm: null } : null) },
+      ];
+    if (form.kind === 'channel' && ends) {
+      const line = waterLineOf(form, ends);
+      const half = form.widthMm / 2 + form.waterMm / gradientOf(form.bankDegrees);
+      return [
+        {
+          ...named,
+          at: (x, y) => {
+            const { distanceMm, alongMm } = nearestOn(run, x, y);
+            return distanceMm <= half ? { waterMm: line(alongMm) } : null;
+          },
+        },
+      ];
+    }
+    return [];
+  });
+}

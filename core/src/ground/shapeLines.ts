@@ -1,0 +1,87 @@
+import { offsetLine, type Ring } from '../geometry/index.ts';
+import { type Item, isClosed, type Landform, type Mark, runOf } from '../project/index.ts';
+
+/** A line or spot as the solver knows it. */
+export interface ShapeLine {
+  itemId: string;
+  points: Ring;
+  closed: boolean;
+  /** Flat inside, at its height. */
+  level: boolean;
+  /** Heights at its two ends, running evenly between; null for a break whose sides are given below or by the ground. */
+  heights: readonly [number, number] | null;
+  /** Whether the ground may fold along it: bending does not act across. */
+  fold: boolean;
+  /** A line across which the ground may jump, and its heights at left and right of the way it is drawn. */
+  sides: { left: number | null; right: number | null } | null;
+}
+
+/** A cliff whose foot lies nearer to its top edge than this is drawn as a jump, mm. */
+const JUMP_MM = 1;
+
+const plain = { closed: false, level: false, fold: false, sides: null };
+
+/** What shapes the solved ground: all marks, and the cliffs among the landforms. */
+export function shapeLines(marks: readonly Mark[], landforms: readonly Landform[]): ShapeLine[] {
+  return [...marks.flatMap(linesOf), ...landforms.flatMap(linesOf)];
+}
+
+function linesOf(item: Item): ShapeLine[] {
+  const points = runOf(item);
+  const itemId = item.id;
+  switch (item.kind) {
+    case 'contour':
+      return [
+        {
+          ...plain,
+          itemId,
+          points,
+          closed: isClosed(item),
+          level: item.level,
+          heights: [item.heightMm, item.heightMm],
+        },
+      ];
+    case 'spot':
+      return [{ ...plain, itemId, points, heights: [item.heightMm, item.heightMm] }];
+    case 'form':
+      return [{ ...plain, itemId, points, heights: [item.fromMm, item.toMm] }];
+    case 'break':
+      return [{ ...plain, itemId, points, heights: null, sides: { left: item.topMm, right: item.footMm } }];
+    case 'cliff': {
+      const reach =
+        item.faceDegrees >= 89.5
+          ? 0
+          : Math.abs(item.topMm - item.footMm) / Math.tan((item.faceDegrees * Math.PI) / 180);
+      if (reach < JUMP_MM)
+        return [{ ...plain, itemId, points, heights: null, sides: { left: item.topMm, right: item.footMm } }];
+      const foot = offsetLine(points, -reach);
+      return [
+        { ...plain, itemId, points, heights: [item.topMm, item.topMm], fold: true },
+        { ...plain, itemId, points: foot, heights: [item.footMm, item.footMm], fold: true },
+      ];
+    }
+    default:
+      return [];
+  }
+}
+
+/** The box round lines that are in one list and not in the other: where an edit changed something. Null when nothing did. */
+export function changedBox(
+  before: readonly ShapeLine[],
+  after: readonly ShapeLine[],
+): [number, number, number, number] | null {
+  const key = (line: ShapeLine) => JSON.stringify(line);
+  const old = new Set(before.map(key));
+  const fresh = new Set(after.map(key));
+  const touched = [...before.filter((line) => !fresh.has(key(line))), ...after.filter((line) => !old.has(key(line)))];
+  const points = touched.flatMap((line) => line.points);
+  if (!points.length) return null;
+  const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of points) {
+    box[0] = Math.min(box[0], x);
+    box[1] = Math.min(box[1], y);
+    box[2] = Math.max(box[2], x);
+    box[3] = Math.max(box[3], y);
+  }
+  return box;
+}

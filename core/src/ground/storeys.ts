@@ -1,0 +1,106 @@
+import type { Grid } from '../geometry/index.ts';
+import type { Bounds } from './bounds.ts';
+import { foldedPins, type Pins, pinsOf } from './lattice.ts';
+import type { Level } from './multigrid.ts';
+import type { ShapeLine } from './shapeLines.ts';
+import { stiffnessOf } from './stiffness.ts';
+
+/** Tension against bending, 1/mm2: beyond about 1/sqrt of it (50 mm) the ground is drawn straight rather than bent. */
+const TENSION_PER_MM2 = 0.0004;
+
+/** Lattices are halved until one side has fewer nodes than this. */
+const SMALLEST = 10;
+
+/** A lattice of the stack, with the bounds of its nodes. */
+export interface Storey {
+  lattice: Grid;
+  bounds: Bounds;
+  level: Level;
+  /** Which nodes were held when it had come to rest; null before. */
+  pressed: Uint8Array | null;
+  /** The mean height of its pins. */
+  meanMm: number;
+}
+
+/** The stack of lattices, finest first, within bounds given on the finest. */
+export function* storeysOf(
+  grid: Grid,
+  lines: readonly ShapeLine[],
+  finePins: Pins,
+  fineBounds: Bounds,
+): Generator<undefined, Storey[]> {
+  const storeys: Storey[] = [];
+  for (let lattice = grid; ; lattice = halved(lattice)) {
+    const finest = lattice === grid;
+    const bounds = finest ? fineBounds : thinned(fineBounds, grid, lattice, lattice.cellMm / grid.cellMm);
+    // On the finest lattice a flat that was drawn keeps its whole outline; one that only follows from the lines (the baseboard round the
+    // foot of a hill) gives way, or every hill would lose a little all round.
+    const pins = foldedPins(
+      finest ? finePins : pinsOf(lattice, lines),
+      bounds.flat,
+      lattice.columns,
+      (line) => !finest || !lines[line].level,
+    );
+    storeys.push(storeyOf(lattice, bounds, pins));
+    yield;
+    if (Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST) return storeys;
+  }
+}
+
+/** The lattice of twice the cell, reaching at least as far. */
+function halved({ columns, rows, cellMm, originMm }: Grid): Grid {
+  const [wide, deep] = [Math.ceil((columns - 1) / 2) + 1, Math.ceil((rows - 1) / 2) + 1];
+  return { columns: wide, rows: deep, cellMm: 2 * cellMm, originMm, values: new Float64Array(wide * deep) };
+}
+
+function storeyOf(lattice: Grid, bounds: Bounds, pins: Pins): Storey {
+  const { columns, rows, cellMm } = lattice;
+  const empty = () => new Float64Array(columns * rows);
+  const creased = { columns, rows, flat: bounds.flat, folded: pins.folded, cut: pins.cut };
+  return {
+    lattice,
+    bounds,
+    pressed: null,
+    meanMm: pins.heights.reduce((sum, height) => sum + height, 0) / Math.max(1, pins.heights.length),
+    level: {
+      stiffness: stiffnessOf(creased, TENSION_PER_MM2 * cellMm ** 2, pins),
+      held: new Uint8Array(columns * rows),
+      wanted: empty(),
+      change: empty(),
+      rest: empty(),
+    },
+  };
+}
+
+/** The bounds at every `stride`-th node. */
+function thinned(bounds: Bounds, fine: Grid, lattice: Grid, stride: number): Bounds {
+  const count = lattice.columns * lattice.rows;
+  const lower = new Float64Array(count);
+  const upper = new Float64Array(count);
+  const flat = new Uint8Array(count);
+  for (let j = 0, n = 0; j < lattice.rows; j++)
+    for (let i = 0; i < lattice.columns; i++, n++) {
+      const from = Math.min(j * stride, fine.rows - 1) * fine.columns + Math.min(i * stride, fine.columns - 1);
+      lower[n] = bounds.lower[from];
+      upper[n] = bounds.upper[from];
+      flat[n] = bounds.flat[from];
+    }
+  return { lower, upper, flat };
+}
+
+/** Heights of a coarse lattice carried to one of half the cell, linear between. */
+export function refined(z: Float64Array, coarse: Grid, fine: Grid): Float64Array {
+  const out = new Float64Array(fine.columns * fine.rows);
+  for (let j = 0, n = 0; j < fine.rows; j++)
+    for (let i = 0; i < fine.columns; i++, n++) {
+      const c = (j >> 1) * coarse.columns + (i >> 1);
+      const right = i & 1 ? 1 : 0;
+      const up = j & 1 ? coarse.columns : 0;
+      out[n] = (z[c] + z[c + right] + z[c + up] + z[c + right + up]) / 4;
+    }
+  return out;
+}
+
+export function clamp(z: Float64Array, { lower, upper }: Bounds): void {
+  for (let n = 0; n < z.length; n++) z[n] = z[n] < lower[n] ? lower[n] : z[n] > upper[n] ? upper[n] : z[n];
+}

@@ -1,0 +1,71 @@
+import { boundsOf, forEachCell, heightAt, insideRing, ringArea } from '../geometry/index.ts';
+import type { Ground } from '../ground/index.ts';
+import { laidStuff } from '../materials/index.ts';
+import { type Laid, nameOf, runOf } from '../project/index.ts';
+import type { Target } from './layers.ts';
+
+/** How a laid-in thing stands. */
+export interface LaidRead {
+  id: string;
+  name: string;
+  /** Middle height of the ground under it, its underside and its top, mm above the board. */
+  groundMm: number;
+  undersideMm: number;
+  topMm: number;
+  /** How much the ground under it rises from its lowest to its highest place, mm. */
+  unevenMm: number;
+  /** Room it takes from the ground, ml: from foam, and from the skin (or fill) over it. */
+  foamMl: number;
+  skinMl: number;
+  massG: { low: number; likely: number; high: number };
+}
+
+/** Stands every laid-in thing on the finished ground: what it displaces and what it weighs. A thing off the base is left out. */
+export function layIn(laid: readonly Laid[], ground: Ground, target: Target): LaidRead[] {
+  return laid.flatMap((thing) => {
+    const read = layOne(thing, ground, target);
+    return read ? [read] : [];
+  });
+}
+
+function layOne(thing: Laid, ground: Ground, target: Target): LaidRead | null {
+  const ring = runOf(thing);
+  const { cellMm, originMm, columns } = ground.grid;
+  const across = columns - 1;
+  const [x0, y0, x1, y1] = boundsOf(ring);
+  const heights: number[] = [];
+  const cells: { areaMm2: number; landMm: number; foamMm: number }[] = [];
+  forEachCell(ground.grid, ground.coverage, (cell, areaMm2, landMm) => {
+    const x = originMm[0] + ((cell % across) + 0.5) * cellMm;
+    const y = originMm[1] + (Math.floor(cell / across) + 0.5) * cellMm;
+    if (x < x0 || x > x1 || y < y0 || y > y1 || !insideRing(ring, x, y)) return;
+    heights.push(landMm);
+    cells.push({ areaMm2, landMm, foamMm: Math.max(0, heightAt(target.grid, x, y)) });
+  });
+  if (!heights.length) return null;
+  heights.sort((a, b) => a - b);
+  const groundMm = heights[Math.floor(heights.length / 2)];
+  const undersideMm = Math.max(0, groundMm - thing.beddedMm);
+  const topMm = undersideMm + thing.heightMm;
+  let foam = 0;
+  let skin = 0;
+  for (const { areaMm2, landMm, foamMm } of cells) {
+    foam += Math.max(0, Math.min(foamMm, topMm) - undersideMm) * areaMm2;
+    skin += Math.max(0, Math.min(landMm, topMm) - Math.max(foamMm, undersideMm)) * areaMm2;
+  }
+  const { density, solidShare } = laidStuff[thing.kind];
+  const boxL = (Math.abs(ringArea(ring)) * thing.heightMm) / 1e6;
+  const mass = (bound: 'low' | 'likely' | 'high') =>
+    1000 * boxL * (thing.densityKgL ?? density[bound] * solidShare[bound]);
+  return {
+    id: thing.id,
+    name: nameOf(thing),
+    groundMm,
+    undersideMm,
+    topMm,
+    unevenMm: heights[heights.length - 1] - heights[0],
+    foamMl: foam / 1000,
+    skinMl: skin / 1000,
+    massG: { low: mass('low'), likely: mass('likely'), high: mass('high') },
+  };
+}

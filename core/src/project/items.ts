@@ -1,0 +1,60 @@
+import { curveThrough, type Point, type Ring } from '../geometry/index.ts';
+import type { Laid, Landform } from './landformSchema.ts';
+import type { Mark } from './markSchema.ts';
+import type { Project } from './schema.ts';
+
+/** Anything drawn on the plan. */
+export type Item = Mark | Landform | Laid;
+
+export const itemsOf = (project: Pick<Project, 'marks' | 'landforms' | 'laid'>): Item[] => [
+  ...project.marks,
+  ...project.landforms,
+  ...project.laid,
+];
+
+export const findItem = (project: Project, id: string | null): Item | undefined =>
+  id === null ? undefined : itemsOf(project).find((item) => item.id === id);
+
+const outlines = [
+  'pad',
+  'basin',
+  'mound',
+  'heap',
+  'pit',
+  'crater',
+  'island',
+  'rock',
+  'bark',
+  'slate',
+  'cast',
+  'building',
+];
+
+/** Whether an item's points run round an area. */
+export const isClosed = (item: Item): boolean => (item.kind === 'contour' ? item.closed : outlines.includes(item.kind));
+
+export const isLandform = (item: Item): item is Landform => !isMark(item) && !isLaid(item);
+export const isMark = (item: Item): item is Mark => ['contour', 'spot', 'form', 'break'].includes(item.kind);
+export const isLaid = (item: Item): item is Laid => 'beddedMm' in item;
+
+/** Curves of items; an item is never changed in place, so its curve stays good as long as it is there. */
+const curves = new WeakMap<Item, Ring>();
+
+/** The line as it runs on the ground: through its points, straight or as a curve. */
+export function runOf(item: Item): Ring {
+  if (item.kind === 'spot' || !item.smooth) return item.points;
+  const known = curves.get(item);
+  if (known) return known;
+  const run = curveThrough(item.points, isClosed(item));
+  curves.set(item, run);
+  return run;
+}
+
+export const nameOf = (item: Item): string => item.name || item.id;
+
+/** The middle of an item's box: where a turn or a mirror is taken about. */
+export function middleOf(points: readonly Point[]): Point {
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
+}

@@ -1,0 +1,303 @@
+import type { Point } from '../geometry/index.ts';
+import { addItem, freeId } from './edits.ts';
+import { type Item, itemsOf } from './items.ts';
+import { beds, laidKinds, waters, wayUses } from './landformSchema.ts';
+import type { Project } from './schema.ts';
+
+export type ItemKind = Item['kind'];
+
+/** One parameter of an item, as it is asked for. */
+export interface ItemField {
+  key: string;
+  label: string;
+  measure: 'height' | 'length' | 'slope' | 'percent' | 'count' | 'density' | 'choice';
+  least: number;
+  most: number;
+  /** What an empty field means, where it may be empty. */
+  empty?: string;
+  options?: readonly string[];
+}
+
+const field = (key: string, label: string, measure: ItemField['measure'], least: number, most: number): ItemField => ({
+  key,
+  label,
+  measure,
+  least,
+  most,
+});
+const height = (key: string, label: string) => field(key, label, 'height', 0, 2000);
+const landOr = (key: string, label: string): ItemField => ({ ...height(key, label), empty: 'as the land lies' });
+const length = (key: string, label: string, least = 0.5) => field(key, label, 'length', least, 2000);
+const slope = (key: string, label: string) => field(key, label, 'slope', 1, 90);
+const choice = (key: string, label: string, options: readonly string[]): ItemField => ({
+  ...field(key, label, 'choice', 0, 0),
+  options,
+});
+const ends = [landOr('fromMm', 'Height at its start'), landOr('toMm', 'Height at its end')];
+const waterLevel = height('waterMm', 'Water level');
+const laidFields = [
+  length('heightMm', 'Height'),
+  length('beddedMm', 'Bedded by', 0),
+  { ...field('densityKgL', 'Density, kg/L', 'density', 0.01, 20), empty: 'usual' },
+];
+
+/** One kind of thing that can be drawn: its name at the bench, how it is drawn, and its parameters. */
+export interface KindWords {
+  title: string;
+  drawn: 'outline' | 'line' | 'point';
+  /** What it is for, in one sentence. */
+  about: string;
+  fields: readonly ItemField[];
+}
+
+const marks = {
+  contour: {
+    title: 'Contour',
+    drawn: 'outline',
+    about: 'A line of one height; closed, it may lie level inside.',
+    fields: [height('heightMm', 'Height')],
+  },
+  spot: {
+    title: 'Spot height',
+    drawn: 'point',
+    about: 'A point of known height.',
+    fields: [height('heightMm', 'Height')],
+  },
+  form: {
+    title: 'Form line',
+    drawn: 'line',
+    about: 'A ridge or valley whose height runs evenly from end to end.',
+    fields: [height('fromMm', 'Height at its start'), height('toMm', 'Height at its end')],
+  },
+  break: {
+    title: 'Break line',
+    drawn: 'line',
+    about: 'The ground may jump across it: top at its left, foot at its right.',
+    fields: [
+      { ...height('topMm', 'Top, at its left'), empty: 'as the ground lies' },
+      { ...height('footMm', 'Foot, at its right'), empty: 'as the ground lies' },
+    ],
+  },
+} as const;
+
+const landforms = {
+  pad: {
+    title: 'Pad',
+    drawn: 'outline',
+    about: 'Flat ground with its bank.',
+    fields: [height('heightMm', 'Height'), slope('bankDegrees', 'Bank')],
+  },
+  terraces: {
+    title: 'Terraces',
+    drawn: 'line',
+    about: 'Treads behind their front line, on its left, with walls between.',
+    fields: [
+      height('firstMm', 'First tread'),
+      field('count', 'Treads', 'count', 1, 40),
+      length('treadMm', 'Depth of a tread'),
+      length('riseMm', 'Rise to the next'),
+      slope('wallDegrees', 'Walls'),
+    ],
+  },
+  way: {
+    title: 'Road',
+    drawn: 'line',
+    about: 'An even gradient from end to end, with banks and cuttings.',
+    fields: [
+      choice('use', 'Use', wayUses),
+      length('widthMm', 'Width'),
+      ...ends,
+      field('gradientPercent', 'Steepest allowed', 'percent', 0, 100),
+      field('crossfallPercent', 'Crossfall, left side up', 'percent', -50, 50),
+      slope('bankDegrees', 'Banks'),
+      slope('cutDegrees', 'Cuttings'),
+    ],
+  },
+  steps: {
+    title: 'Steps',
+    drawn: 'line',
+    about: 'A flight from its start to its end.',
+    fields: [
+      length('widthMm', 'Width'),
+      ...ends,
+      field('count', 'Steps', 'count', 1, 200),
+      slope('bankDegrees', 'Sides'),
+    ],
+  },
+  channel: {
+    title: 'Stream',
+    drawn: 'line',
+    about: 'A bed below its banks, with a water line that falls evenly.',
+    fields: [
+      length('widthMm', 'Width of the bed'),
+      landOr('fromMm', 'Banks at its start'),
+      landOr('toMm', 'Banks at its end'),
+      length('depthMm', 'Bed below the banks'),
+      length('waterMm', 'Water over the bed', 0),
+      slope('bankDegrees', 'Banks'),
+    ],
+  },
+  basin: {
+    title: 'Pond',
+    drawn: 'outline',
+    about: 'Standing water: the outline is its shore.',
+    fields: [
+      choice('water', 'Kind', waters),
+      waterLevel,
+      length('depthMm', 'Depth'),
+      choice('bed', 'Bed', beds),
+      slope('bedDegrees', 'Slope of the bed'),
+      slope('bankDegrees', 'Banks outside'),
+    ],
+  },
+  mound: {
+    title: 'Mound',
+    drawn: 'outline',
+    about: 'A rounded rise over the land.',
+    fields: [length('riseMm', 'Rise')],
+  },
+  heap: {
+    title: 'Heap',
+    drawn: 'outline',
+    about: 'Tipped stuff at its angle of repose.',
+    fields: [slope('reposeDegrees', 'Angle of repose'), { ...length('mostMm', 'No higher than'), empty: 'no limit' }],
+  },
+  pit: {
+    title: 'Pit',
+    drawn: 'outline',
+    about: 'Dug down from its rim to a floor, perhaps flooded.',
+    fields: [height('floorMm', 'Floor'), slope('wallDegrees', 'Walls'), { ...waterLevel, empty: 'dry' }],
+  },
+  crater: {
+    title: 'Crater',
+    drawn: 'outline',
+    about: 'A bowl with a raised rim.',
+    fields: [
+      length('depthMm', 'Depth below the land'),
+      length('rimMm', 'Rim over the land', 0),
+      length('apronMm', 'Rim runs out over'),
+    ],
+  },
+  cliff: {
+    title: 'Cliff',
+    drawn: 'line',
+    about: 'A face from its top edge down to its foot, on its right.',
+    fields: [height('topMm', 'Top'), height('footMm', 'Foot'), slope('faceDegrees', 'Face')],
+  },
+  island: {
+    title: 'Island',
+    drawn: 'outline',
+    about: 'Land that rises out of water.',
+    fields: [waterLevel, length('riseMm', 'Rise over the water'), slope('shoreDegrees', 'Slope under water')],
+  },
+  beach: {
+    title: 'Beach',
+    drawn: 'line',
+    about: 'An even slope through the water’s edge, land at its left.',
+    fields: [
+      waterLevel,
+      length('widthMm', 'Width to each side'),
+      slope('slopeDegrees', 'Slope'),
+      slope('bankDegrees', 'Banks beyond'),
+    ],
+  },
+  span: {
+    title: 'Span',
+    drawn: 'line',
+    about: 'A deck over a gap, a way or water; its clearance is read.',
+    fields: [
+      length('widthMm', 'Width'),
+      length('thicknessMm', 'Thickness of the deck'),
+      { ...landOr('fromMm', 'Deck at its start') },
+      { ...landOr('toMm', 'Deck at its end') },
+      length('clearanceMm', 'Room wanted under it', 0),
+    ],
+  },
+} as const;
+
+const laid = {
+  rock: { title: 'Rock', drawn: 'outline', about: 'A stone laid in.', fields: laidFields },
+  bark: { title: 'Bark', drawn: 'outline', about: 'A piece of bark laid in.', fields: laidFields },
+  slate: { title: 'Slate', drawn: 'outline', about: 'A slate laid in.', fields: laidFields },
+  cast: { title: 'Cast piece', drawn: 'outline', about: 'A plaster cast laid in.', fields: laidFields },
+  building: { title: 'Building', drawn: 'outline', about: 'A building that stands here.', fields: laidFields },
+} as const;
+
+export const kindWords: Readonly<Record<ItemKind, KindWords>> = { ...marks, ...landforms, ...laid };
+export const markKinds = Object.keys(marks) as (keyof typeof marks)[];
+export const landformKinds = Object.keys(landforms) as (keyof typeof landforms)[];
+export const laidThings = laidKinds;
+
+/** What a new item of each kind begins with, on land of a given height. */
+const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
+  contour: (heightMm) => ({ heightMm, closed: true, level: false }),
+  spot: (heightMm) => ({ heightMm }),
+  form: (land) => ({ fromMm: land, toMm: land }),
+  break: () => ({ topMm: null, footMm: null }),
+  pad: (heightMm) => ({ heightMm, bankDegrees: 40 }),
+  terraces: (firstMm) => ({ firstMm, count: 3, treadMm: 20, riseMm: 8, wallDegrees: 80 }),
+  way: () => ({
+    use: 'road',
+    widthMm: 30,
+    fromMm: null,
+    toMm: null,
+    gradientPercent: 10,
+    crossfallPercent: 0,
+    bankDegrees: 38,
+    cutDegrees: 50,
+  }),
+  steps: () => ({ widthMm: 15, fromMm: null, toMm: null, count: 8, bankDegrees: 80 }),
+  channel: () => ({ widthMm: 12, fromMm: null, toMm: null, depthMm: 6, waterMm: 3, bankDegrees: 50, ford: null }),
+  basin: (waterMm) => ({ water: 'pond', waterMm, depthMm: 6, bed: 'shelving', bedDegrees: 30, bankDegrees: 40 }),
+  mound: () => ({ riseMm: 12 }),
+  heap: () => ({ reposeDegrees: 35, mostMm: null }),
+  pit: (land) => ({ floorMm: Math.max(0, land - 15), wallDegrees: 70, waterMm: null }),
+  crater: () => ({ depthMm: 8, rimMm: 4, apronMm: 15 }),
+  cliff: (land) => ({ topMm: land + 20, footMm: land, faceDegrees: 80 }),
+  island: (waterMm) => ({ waterMm, riseMm: 10, shoreDegrees: 30 }),
+  beach: (waterMm) => ({ waterMm, widthMm: 20, slopeDegrees: 8, bankDegrees: 40 }),
+  span: () => ({ widthMm: 30, thicknessMm: 4, fromMm: null, toMm: null, clearanceMm: 0 }),
+  rock: () => ({ heightMm: 20, beddedMm: 4, densityKgL: null }),
+  bark: () => ({ heightMm: 20, beddedMm: 4, densityKgL: null }),
+  slate: () => ({ heightMm: 12, beddedMm: 3, densityKgL: null }),
+  cast: () => ({ heightMm: 25, beddedMm: 3, densityKgL: null }),
+  building: () => ({ heightMm: 60, beddedMm: 2, densityKgL: null }),
+};
+
+/** Kinds whose lines are curves unless told otherwise. */
+const curved: readonly ItemKind[] = [
+  'way',
+  'channel',
+  'basin',
+  'mound',
+  'heap',
+  'crater',
+  'island',
+  'beach',
+  'rock',
+  'bark',
+];
+
+/** Adds a thing of a kind to a project, with the usual parameters on land of `landMm`; gives its id. */
+export function drawItem(
+  project: Project,
+  kind: ItemKind,
+  points: readonly Point[],
+  landMm: number,
+  change: object = {},
+): { project: Project; id: string } {
+  const all = itemsOf(project);
+  const id = freeId(kind, all);
+  const item = {
+    kind,
+    id,
+    name: `${kindWords[kind].title} ${all.length + 1}`,
+    hidden: false,
+    locked: false,
+    ...beginnings[kind](Math.round(landMm)),
+    points: points.map(([x, y]) => [x, y]),
+    ...(kind === 'spot' ? {} : { smooth: curved.includes(kind) }),
+    ...change,
+  } as unknown as Item;
+  return { project: addItem(project, item), id };
+}

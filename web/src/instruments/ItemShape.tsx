@@ -1,0 +1,233 @@
+import {
+  type Item,
+  isClosed,
+  isLaid,
+  lineLength,
+  offsetLine,
+  type Point,
+  pointAlong,
+  type Ring,
+  runOf,
+} from '@hosket/core';
+import { memo, type ReactNode } from 'react';
+import { linePath, type Placer } from './paths.ts';
+
+interface Props {
+  item: Item;
+  picked: boolean;
+  place: Placer;
+  scale: number;
+}
+
+const INK = '#22272b';
+
+/** One thing as it is drawn on the plan. Its kind reads from its line: ticks point down a face, edges run beside a way, treads cross it. */
+export const ItemShape = memo(function ItemShape({ item, picked, place, scale }: Props) {
+  const ink = picked ? 'var(--clay)' : INK;
+  const weight = picked ? 2.2 : 1.2;
+  if (item.kind === 'spot') {
+    const [x, y] = place(item.points[0]);
+    return (
+      <>
+        <circle cx={x} cy={y} r={10} fill="transparent" />
+        <path d={`M${x - 5} ${y}H${x + 5}M${x} ${y - 5}V${y + 5}`} stroke={ink} strokeWidth={picked ? 2.5 : 1.6} />
+      </>
+    );
+  }
+  const run = runOf(item);
+  const closed = isClosed(item);
+  const path = linePath(run, place, closed);
+  const line = (d: string, more: Record<string, string | number> = {}) => (
+    <path d={d} fill="none" stroke={ink} strokeWidth={weight} strokeLinejoin="round" {...more} />
+  );
+  const grip = (
+    <path d={path} fill={closed && filled(item) ? 'transparent' : 'none'} stroke="transparent" strokeWidth={11} />
+  );
+  return (
+    <>
+      {grip}
+      {drawn(item, run, path, place, scale, line, picked)}
+    </>
+  );
+});
+
+/** Whether an outline can be taken hold of anywhere inside it. */
+const filled = (item: Item) => isLaid(item) || item.kind === 'pad' || item.kind === 'basin';
+
+type Line = (d: string, more?: Record<string, string | number>) => ReactNode;
+
+function drawn(
+  item: Item,
+  run: Ring,
+  path: string,
+  place: Placer,
+  scale: number,
+  line: Line,
+  picked: boolean,
+): ReactNode {
+  const area = (fill: string, opacity: number) => <path d={path} fill={fill} fillOpacity={opacity} />;
+  switch (item.kind) {
+    case 'contour':
+      return (
+        <>
+          {item.level && area(picked ? 'var(--clay)' : INK, picked ? 0.14 : 0.05)}
+          {line(path)}
+        </>
+      );
+    case 'pad':
+      return (
+        <>
+          {area('#fcfbf8', 0.35)}
+          {line(path)}
+        </>
+      );
+    case 'form':
+      return line(path, { strokeDasharray: '12 3 2 3' });
+    case 'break':
+      return (
+        <>
+          {line(path, { strokeWidth: 2 })}
+          {line(ticks(run, place, scale, 5, 9))}
+        </>
+      );
+    case 'cliff':
+      return (
+        <>
+          {line(path, { strokeWidth: 2 })}
+          {line(ticks(run, place, scale, Math.max(7, faceReach(item) * scale), 7), { strokeWidth: 0.9 })}
+        </>
+      );
+    case 'way':
+      return strip(run, item.widthMm, place, line, '#fcfbf8', 0.4, '9 4');
+    case 'channel':
+      return strip(run, item.widthMm, place, line, '#2c6278', 0.5);
+    case 'span':
+      return strip(run, item.widthMm, place, line, '#fcfbf8', 0.85);
+    case 'steps':
+      return (
+        <>
+          {strip(run, item.widthMm, place, line, '#fcfbf8', 0.4)}
+          {line(treadLines(run, item.widthMm, item.count, place), { strokeWidth: 0.8 })}
+        </>
+      );
+    case 'beach':
+      return (
+        <>
+          {strip(run, 2 * item.widthMm, place, line, '#e9d9b8', 0.4)}
+          {line(path, { stroke: '#2c6278' })}
+        </>
+      );
+    case 'terraces':
+      return Array.from({ length: item.count + 1 }, (_, k) => (
+        <g key={k}>{line(linePath(offsetLine(run, k * item.treadMm), place, false), k ? { strokeWidth: 0.9 } : {})}</g>
+      ));
+    case 'basin':
+      return (
+        <>
+          {area('#2c6278', 0.45)}
+          {line(path, { stroke: picked ? 'var(--clay)' : '#1d4658' })}
+        </>
+      );
+    case 'pit':
+      return (
+        <>
+          {item.waterMm !== null && area('#2c6278', 0.3)}
+          {line(path)}
+          {line(inwardTicks(run, place, scale))}
+        </>
+      );
+    case 'island':
+      return (
+        <>
+          {area('#566b3a', 0.18)}
+          {line(path, { stroke: picked ? 'var(--clay)' : '#2c6278' })}
+        </>
+      );
+    case 'crater':
+      return (
+        <>
+          {line(path, { strokeWidth: 2 })}
+          {line(inwardTicks(run, place, scale))}
+        </>
+      );
+    case 'mound':
+    case 'heap':
+      return line(path, { strokeDasharray: item.kind === 'heap' ? '2 3' : '7 4' });
+    default:
+      return (
+        <>
+          {area(item.kind === 'building' ? '#a8452b' : '#5b5f5f', item.kind === 'building' ? 0.3 : 0.45)}
+          {line(path)}
+        </>
+      );
+  }
+}
+
+const faceReach = (cliff: { topMm: number; footMm: number; faceDegrees: number }) =>
+  cliff.faceDegrees >= 89.5 ? 0 : Math.abs(cliff.topMm - cliff.footMm) / Math.tan((cliff.faceDegrees * Math.PI) / 180);
+
+/** Two edges beside a line, the strip between them tinted; a dashed middle where it is asked for. */
+function strip(
+  run: Ring,
+  widthMm: number,
+  place: Placer,
+  line: Line,
+  fill: string,
+  opacity: number,
+  middle = '',
+): ReactNode {
+  const left = offsetLine(run, widthMm / 2);
+  const right = offsetLine(run, -widthMm / 2);
+  return (
+    <>
+      <path d={linePath([...left, ...[...right].reverse()], place, true)} fill={fill} fillOpacity={opacity} />
+      {line(linePath(left, place, false))}
+      {line(linePath(right, place, false))}
+      {middle && line(linePath(run, place, false), { strokeWidth: 0.8, strokeDasharray: middle })}
+    </>
+  );
+}
+
+/** Short strokes on the right of a line, `lengthPx` long and about `apartPx` apart: downhill. */
+function ticks(run: Ring, place: Placer, scale: number, lengthPx: number, apartPx: number): string {
+  const whole = lineLength(run, false);
+  const count = Math.min(400, Math.max(1, Math.floor((whole * scale) / apartPx)));
+  let path = '';
+  for (let k = 0; k <= count; k++) {
+    const { at, way } = pointAlong(run, (whole * k) / count);
+    path += stroke(place, at, [at[0] + (way[1] * lengthPx) / scale, at[1] - (way[0] * lengthPx) / scale]);
+  }
+  return path;
+}
+
+const stroke = (place: Placer, from: Point, to: Point) => {
+  const [x0, y0] = place(from);
+  const [x1, y1] = place(to);
+  return `M${x0.toFixed(1)} ${y0.toFixed(1)}L${x1.toFixed(1)} ${y1.toFixed(1)}`;
+};
+
+/** Ticks that point into an outline, whichever way round it is drawn. */
+function inwardTicks(run: Ring, place: Placer, scale: number): string {
+  let twice = 0;
+  run.forEach(([x, y], k) => {
+    const [nx, ny] = run[(k + 1) % run.length];
+    twice += x * ny - nx * y;
+  });
+  const ring = [...run, run[0]];
+  return ticks(twice > 0 ? ring.reverse() : ring, place, scale, 5, 12);
+}
+
+function treadLines(run: Ring, widthMm: number, count: number, place: Placer): string {
+  const whole = lineLength(run, false);
+  let path = '';
+  for (let k = 0; k <= count; k++) {
+    const { at, way } = pointAlong(run, (whole * k) / count);
+    const half = widthMm / 2;
+    path += stroke(
+      place,
+      [at[0] - way[1] * half, at[1] + way[0] * half],
+      [at[0] + way[1] * half, at[1] - way[0] * half],
+    );
+  }
+  return path;
+}

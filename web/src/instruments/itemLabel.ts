@@ -1,0 +1,31 @@
+import { type Item, type PlanReport, sayGradient } from '@hosket/core';
+
+/** What stands beside an item on the plan: its height, its gradient, the room under it. Empty where there is nothing to say. */
+export function itemLabel(item: Item, report: PlanReport | null, mm: (value: number) => string): string {
+  switch (item.kind) {
+    case 'contour':
+    case 'spot':
+    case 'pad':
+      return mm(item.heightMm);
+    case 'form':
+      return `${mm(item.fromMm)} to ${mm(item.toMm)}`;
+    case 'cliff':
+      return `${mm(item.topMm)} / ${mm(item.footMm)}`;
+    case 'basin':
+    case 'island':
+    case 'beach':
+      return `water ${mm(item.waterMm)}`;
+    case 'pit':
+      return item.waterMm === null ? `floor ${mm(item.floorMm)}` : `water ${mm(item.waterMm)}`;
+    case 'way': {
+      const gradient = report?.landforms.find(({ id }) => id === item.id)?.gradientPercent;
+      return gradient === null || gradient === undefined ? '' : sayGradient(gradient / 100);
+    }
+    case 'span': {
+      const least = report?.spans.find(({ id }) => id === item.id)?.leastMm;
+      return least === null || least === undefined ? '' : `room ${mm(least)}`;
+    }
+    default:
+      return '';
+  }
+}

@@ -1,0 +1,116 @@
+import { baseOutline, heightAt, type PlanReport, type Project } from '@hosket/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useShown } from '../../store/preview.ts';
+import { useView } from '../../store/viewStore.ts';
+import type { Fields } from '../../worker/messages.ts';
+import { chosenSchool, useFields, usePlan } from '../../worker/planStore.ts';
+import { offerModelPicture } from '../picture.ts';
+import { useSectionLine } from '../sectionLine.ts';
+import { useSize } from '../useSize.ts';
+import { defaultLook, type Look, ModelTools } from './ModelTools.tsx';
+import { layerPieces, type Piece, plate, thingPieces } from './pieces.ts';
+import { createStage, type Stage } from './stage.ts';
+import { skirtGeometry, terrainGeometry } from './terrain.ts';
+
+/** The finished ground as one would walk round it. */
+export default function ModelView() {
+  const project = useShown();
+  const report = usePlan((state) => state.report);
+  const fields = useFields();
+  const section = useSectionLine();
+  const theme = useView((view) => view.theme);
+  const [look, setLook] = useState<Look>(defaultLook);
+  const [room, width, height] = useSize();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [stage, setStage] = useState<Stage | null>(null);
+  const [missing, setMissing] = useState(false);
+  const { widthMm, depthMm } = project.base.shape;
+  const highestMm = report?.ground.highestMm ?? 0;
+
+  useEffect(() => {
+    if (!canvas.current) return;
+    try {
+      const made = createStage(canvas.current);
+      setStage(made);
+      offerModelPicture(made.picture);
+      return () => {
+        offerModelPicture(null);
+        made.end();
+      };
+    } catch {
+      setMissing(true);
+    }
+  }, []);
+  useEffect(() => {
+    if (stage && width > 0) stage.resize(width, height);
+  }, [stage, width, height]);
+  useEffect(() => {
+    stage?.background(theme === 'evening' ? '#1d2124' : '#f3f0e9');
+  }, [stage, theme]);
+  useEffect(() => stage?.light(look.lightSide, look.lightHeight), [stage, look.lightSide, look.lightHeight]);
+  const { pulled, show } = look;
+  const pieces = useMemo(
+    () => (fields && report && stage ? piecesOf(project, report, fields, { pulled, show }) : []),
+    [project, report, fields, pulled, show, stage],
+  );
+  useEffect(() => stage?.show(pieces), [stage, pieces]);
+  const outside = look.eyeMm === null;
+  useEffect(() => {
+    if (outside) stage?.lookFromOutside(widthMm, depthMm);
+  }, [stage, outside, widthMm, depthMm]);
+  useEffect(() => {
+    if (!stage || look.eyeMm === null || !fields) return;
+    const [x, y] = section.from;
+    const [u, v] = section.to;
+    const eye = heightAt(fields.ground, x, y) + look.eyeMm;
+    stage.lookFrom([x, eye, depthMm - y], [u, eye, depthMm - v]);
+  }, [stage, look.eyeMm, section.from, section.to, fields, depthMm]);
+
+  return (
+    <div className="absolute inset-0 flex flex-col">
+      <ModelTools look={look} onLook={setLook} section={section.name} scale={project.scale} />
+      <div ref={room} className="relative min-h-0 flex-1" data-picture="model">
+        {missing ? (
+          <p className="max-w-prose p-4">
+            This browser cannot draw the model, because it has no WebGL. The plan and the section show everything that
+            the model would; with graphics acceleration switched on, or in another browser, the model appears here.
+          </p>
+        ) : (
+          <canvas
+            ref={canvas}
+            tabIndex={0}
+            role="img"
+            aria-label={`Model of the finished ground, up to ${Math.round(highestMm)} mm high. Drag to walk round it; Shift and arrow keys turn it, arrow keys move it, the wheel brings it nearer.`}
+            className="size-full cursor-grab"
+          />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function piecesOf(
+  project: Project,
+  report: PlanReport,
+  fields: Fields,
+  { pulled, show }: Pick<Look, 'pulled' | 'show'>,
+): Piece[] {
+  const { depthMm } = project.base.shape;
+  const outline = baseOutline(project.base);
+  const layers = chosenSchool(report).layers;
+  const lift = pulled ? pulled * (layers.length + 1) : 0;
+  const pieces: Piece[] = [
+    { geometry: plate(outline, [], -project.base.board.thicknessMm, 0, depthMm), colour: '#8d8271' },
+  ];
+  if (pulled > 0 || show === 'sheets') pieces.push(...layerPieces(layers, pulled, depthMm));
+  if (show === 'ground') {
+    pieces.push({
+      geometry: terrainGeometry(fields.ground, outline, depthMm).translate(0, lift, 0),
+      colour: '#e2d6bf',
+    });
+    if (!pulled) pieces.push({ geometry: skirtGeometry(fields.ground, outline, depthMm), colour: '#c9bea8' });
+    for (const piece of thingPieces(project, report))
+      pieces.push({ ...piece, geometry: piece.geometry.translate(0, lift, 0) });
+  }
+  return pieces;
+}

@@ -1,0 +1,122 @@
+import {
+  type Item,
+  isClosed,
+  itemsOf,
+  type LayerReport,
+  offsetLine,
+  type PlanReport,
+  type Project,
+  type Ring,
+  runOf,
+} from '@hosket/core';
+import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Path, Shape, ShapeGeometry, Vector2 } from 'three';
+
+/** Something to draw: its geometry in mm, its colour, and whether one sees through it. */
+export interface Piece {
+  geometry: BufferGeometry;
+  colour: string;
+  glassy?: boolean;
+}
+
+const shapeOf = (outer: Ring, holes: readonly Ring[] = []): Shape => {
+  const shape = new Shape(outer.map(([x, y]) => vector(x, y)));
+  shape.holes = holes.map((hole) => new Path(hole.map(([x, y]) => vector(x, y))));
+  return shape;
+};
+const vector = (x: number, y: number) => new Vector2(x, y);
+
+/** Lays a shape drawn on the plan flat in the model, its near edge towards the viewer, and lifts it. */
+const laidFlat = (geometry: BufferGeometry, depthMm: number, liftMm: number): BufferGeometry =>
+  geometry.rotateX(-Math.PI / 2).translate(0, liftMm, depthMm);
+
+/** A plate with upright sides between two heights. */
+export const plate = (
+  outer: Ring,
+  holes: readonly Ring[],
+  fromMm: number,
+  toMm: number,
+  depthMm: number,
+): BufferGeometry =>
+  laidFlat(
+    new ExtrudeGeometry(shapeOf(outer, holes), { depth: Math.max(0.1, toMm - fromMm), bevelEnabled: false }),
+    depthMm,
+    fromMm,
+  );
+
+/** Sheets as they are cut, each lifted by its place in the stack times `apartMm`. */
+export const layerPieces = (layers: readonly LayerReport[], apartMm: number, depthMm: number): Piece[] =>
+  layers.flatMap(({ index, bottomMm, topMm, pieces }) =>
+    pieces.map(({ outer, holes }) => ({
+      geometry: plate(outer, holes, bottomMm + index * apartMm, topMm + index * apartMm, depthMm),
+      colour: index % 2 ? '#ddd8cf' : '#bcb5a7',
+    })),
+  );
+
+/** A band along a line, its height running evenly from end to end; `thickMm` below it. */
+function band(
+  run: Ring,
+  widthMm: number,
+  fromMm: number,
+  toMm: number,
+  thickMm: number,
+  depthMm: number,
+): BufferGeometry {
+  const left = offsetLine(run, widthMm / 2);
+  const right = offsetLine(run, -widthMm / 2);
+  let whole = 0;
+  const along = run.map(([x, y], k) => {
+    if (k) whole += Math.hypot(x - run[k - 1][0], y - run[k - 1][1]);
+    return whole;
+  });
+  const height = (k: number) => fromMm + ((toMm - fromMm) * along[k]) / (whole || 1);
+  const corner = ([x, y]: Ring[number], z: number) => [x, z, depthMm - y];
+  const positions: number[] = [];
+  const quad = (a: number[], b: number[], c: number[], d: number[]) =>
+    positions.push(...a, ...b, ...c, ...a, ...c, ...d);
+  for (let k = 1; k < run.length; k++) {
+    const [z0, z1] = [height(k - 1), height(k)];
+    const [l0, l1, r0, r1] = [left[k - 1], left[k], right[k - 1], right[k]];
+    quad(corner(r0, z0), corner(r1, z1), corner(l1, z1), corner(l0, z0));
+    if (!thickMm) continue;
+    const [u0, u1] = [z0 - thickMm, z1 - thickMm];
+    quad(corner(l0, u0), corner(l1, u1), corner(r1, u1), corner(r0, u0));
+    quad(corner(r0, u0), corner(r1, u1), corner(r1, z1), corner(r0, z0));
+    quad(corner(l1, u1), corner(l0, u0), corner(l0, z0), corner(l1, z1));
+    if (k === 1) quad(corner(l0, u0), corner(r0, u0), corner(r0, z0), corner(l0, z0));
+    if (k === run.length - 1) quad(corner(r1, u1), corner(l1, u1), corner(l1, z1), corner(r1, z1));
+  }
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(Float32Array.from(positions), 3));
+  geometry.computeVertexNormals();
+  return geometry;
+}
+
+/** What stands on or in the ground and is not of it: water, decks, laid-in things. */
+export function thingPieces(project: Project, report: PlanReport): Piece[] {
+  const { depthMm } = project.base.shape;
+  return itemsOf(project).flatMap((item) => thingPiece(item, report, depthMm));
+}
+
+function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
+  const run = runOf(item);
+  const built = report.landforms.find(({ id }) => id === item.id);
+  const water = (geometry: BufferGeometry): Piece => ({ geometry, colour: '#2c6278', glassy: true });
+  const [fromMm, toMm] = [built?.fromMm ?? null, built?.toMm ?? null];
+  if ((item.kind === 'basin' || item.kind === 'pit') && item.waterMm !== null)
+    return [water(laidFlat(new ShapeGeometry(shapeOf(run)), depthMm, item.waterMm))];
+  if (item.kind === 'channel' && fromMm !== null && toMm !== null) {
+    const line = item.waterMm - item.depthMm;
+    return item.waterMm ? [water(band(run, item.widthMm + item.waterMm, fromMm + line, toMm + line, 0, depthMm))] : [];
+  }
+  if (item.kind === 'span' && fromMm !== null && toMm !== null)
+    return [{ geometry: band(run, item.widthMm, fromMm, toMm, item.thicknessMm, depthMm), colour: '#8d8271' }];
+  const laid = report.laid.find(({ id }) => id === item.id);
+  if (laid && isClosed(item))
+    return [
+      {
+        geometry: plate(run, [], laid.undersideMm, laid.topMm, depthMm),
+        colour: item.kind === 'building' ? '#b0705a' : '#77736b',
+      },
+    ];
+  return [];
+}

@@ -1,0 +1,16 @@
+/** Hands the builder a file. */
+export function download(blob: Blob, name: string): void {
+  const address = URL.createObjectURL(blob);
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(address), 10_000);
+}
+
+/** A file name from a project's name: "Harl Quarry" is harl-quarry. */
+export const fileStem = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'project';

@@ -1,0 +1,136 @@
+import { changeItem, type Item, type ItemField, kindWords, type LandformReport } from '@hosket/core';
+import { edit } from '../../store/projectStore.ts';
+import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
+
+/** The picked thing's few parameters. */
+export function ItemFields({ item, built }: { item: Item; built: LandformReport | undefined }) {
+  const change = (fields: Record<string, unknown>) => edit((p) => changeItem(p, item.id, fields));
+  const values = item as unknown as Record<string, number | string | null>;
+  return (
+    <fieldset disabled={item.locked} className="mb-3">
+      <legend className="sr-only">Parameters of {item.name || item.id}</legend>
+      <div className="grid grid-cols-2 gap-2">
+        <div className="col-span-2">
+          <WordsField label="Name" value={item.name} onValue={(name) => change({ name })} />
+        </div>
+        {kindWords[item.kind].fields.map((field) => (
+          <OneField
+            key={field.key}
+            field={field}
+            value={values[field.key] ?? null}
+            now={landHeight(field.key, built)}
+            onValue={(value) => change({ [field.key]: value })}
+          />
+        ))}
+      </div>
+      <div className="mt-2 grid gap-1.5">
+        {item.kind === 'contour' && (
+          <>
+            <TickField
+              label="Closed line"
+              value={item.closed}
+              onValue={(closed) => item.points.length >= 3 && change({ closed, level: closed && item.level })}
+            />
+            {item.closed && (
+              <TickField
+                label="Level inside (a bench, a pad)"
+                value={item.level}
+                onValue={(level) => change({ level })}
+              />
+            )}
+          </>
+        )}
+        {item.kind === 'channel' && <FordFields item={item} change={change} />}
+        {item.kind !== 'spot' && (
+          <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+/** The height that a line left to the land has come to. */
+function landHeight(key: string, built: LandformReport | undefined): number | null {
+  if (key === 'fromMm') return built?.fromMm ?? null;
+  return key === 'toMm' ? (built?.toMm ?? null) : null;
+}
+
+interface OneProps {
+  field: ItemField;
+  value: number | string | null;
+  now: number | null;
+  onValue: (value: number | string | null) => void;
+}
+
+function OneField({ field, value, now, onValue }: OneProps) {
+  const { label, measure, least, most, empty, options } = field;
+  if (measure === 'choice')
+    return <ChoiceField label={label} value={String(value)} options={options ?? []} onValue={onValue} />;
+  if (empty !== undefined)
+    return (
+      <MeasureOrNoneField
+        label={label}
+        none={empty}
+        plain={measure === 'density'}
+        value={value === null ? null : Number(value)}
+        now={now}
+        least={least}
+        most={most}
+        onValue={onValue}
+      />
+    );
+  if (measure === 'height' || measure === 'length')
+    return <MeasureField label={label} value={Number(value)} least={least} most={most} onValue={onValue} />;
+  const unit = measure === 'slope' ? '°' : measure === 'percent' ? '%' : '';
+  return (
+    <NumberField
+      label={label}
+      unit={unit}
+      whole={measure === 'count'}
+      value={Number(value)}
+      least={least}
+      most={most}
+      onValue={onValue}
+    />
+  );
+}
+
+type Channel = Extract<Item, { kind: 'channel' }>;
+
+function FordFields({ item, change }: { item: Channel; change: (fields: Record<string, unknown>) => void }) {
+  const { ford } = item;
+  return (
+    <>
+      <TickField
+        label="A ford crosses it"
+        value={ford !== null}
+        onValue={(there) => change({ ford: there ? { share: 0.5, lengthMm: 20, waterMm: 1 } : null })}
+      />
+      {ford && (
+        <div className="grid grid-cols-2 gap-2">
+          <NumberField
+            label="Along it"
+            unit="%"
+            value={Math.round(ford.share * 100)}
+            least={0}
+            most={100}
+            onValue={(percent) => change({ ford: { ...ford, share: percent / 100 } })}
+          />
+          <MeasureField
+            label="Length"
+            value={ford.lengthMm}
+            least={1}
+            most={500}
+            onValue={(lengthMm) => change({ ford: { ...ford, lengthMm } })}
+          />
+          <MeasureField
+            label="Water over it"
+            value={ford.waterMm}
+            most={100}
+            onValue={(waterMm) => change({ ford: { ...ford, waterMm } })}
+          />
+        </div>
+      )}
+    </>
+  );
+}

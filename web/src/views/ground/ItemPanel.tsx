@@ -1,0 +1,57 @@
+import { type Item, isLandform, kindWords, sayWork } from '@hosket/core';
+import { Check } from 'lucide-react';
+import { pickItem, useView } from '../../store/viewStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { chosenSchool, usePlan } from '../../worker/planStore.ts';
+import { ItemEffect } from './ItemEffect.tsx';
+import { ItemFields } from './ItemFields.tsx';
+import { ItemPoints } from './ItemPoints.tsx';
+import { SelectionTools } from './SelectionTools.tsx';
+
+/** The picked thing's few parameters over its effect. */
+export function ItemPanel({ item }: { item: Item }) {
+  const report = usePlan((state) => state.report);
+  const say = useSay();
+  const units = useView((view) => view.units);
+  const levels = report ? chosenSchool(report).levels.filter((row) => row.itemId === item.id) : [];
+  const built = report?.landforms.find(({ id }) => id === item.id);
+  return (
+    <>
+      <p className="mb-2 text-xs text-muted">
+        {kindWords[item.kind].title}
+        {isLandform(item) ? `. ${kindWords[item.kind].about}` : ''}
+      </p>
+      <ItemFields item={item} built={built} />
+      <div className="mb-4 flex flex-wrap gap-1.5">
+        <Button onClick={() => pickItem(null)}>
+          <Check size={14} aria-hidden /> Done
+        </Button>
+        <SelectionTools items={[item]} />
+      </div>
+      <ItemEffect item={item} />
+      {levels.length > 0 && (
+        <div className="mb-4">
+          <h3 className="text-sm text-muted">What it means for the foam</h3>
+          {levels.map((level) => (
+            <div key={level.name} className="mb-2">
+              <Line name="Finished height" remark={levels.length > 1 ? level.name.replace(/^.*, /, '') : undefined}>
+                <Figure text={say.mm(level.wantedMm)} />
+              </Line>
+              <Line name="Foam wanted" remark="less the skin">
+                <Figure text={say.mm(level.targetMm)} />
+              </Line>
+              <Line name="Foam there" remark={sayWork(level, units)}>
+                <Figure text={say.mm(level.foamThereMm)} />
+              </Line>
+              <Line name="The joint may lie off by" remark={`${say.mm(level.errorWorstMm)} if all sheets err alike`}>
+                <Figure text={say.mm(level.errorMixedMm)} />
+              </Line>
+            </div>
+          ))}
+        </div>
+      )}
+      <ItemPoints item={item} />
+    </>
+  );
+}

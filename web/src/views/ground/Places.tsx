@@ -1,0 +1,118 @@
+import { type Point, sayGradient } from '@hosket/core';
+import { lookAt } from '../../instruments/panZoom.ts';
+import { pickItem, showPlace } from '../../store/viewStore.ts';
+import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { usePlan } from '../../worker/planStore.ts';
+
+const leadTo = (at: Point) => {
+  showPlace(at);
+  lookAt(at);
+};
+
+/** More low points than this are hardly looked at one by one. */
+const MOST_POOLS = 8;
+
+/** What the ground comes to, and lists that lead to places: highest and lowest, ways against their limits, decks, low points that would hold water. */
+export function Places() {
+  const report = usePlan((state) => state.report);
+  const say = useSay();
+  if (!report) return null;
+  const { ground, landforms, spans } = report;
+  const ways = landforms.filter(
+    ({ limitPercent, gradientPercent }) => limitPercent !== null && gradientPercent !== null,
+  );
+  return (
+    <>
+      <h2 className="mb-1 text-base">The ground</h2>
+      <Lead name="Highest" to={() => leadTo(ground.highestAt)} text={say.mm(ground.highestMm)} />
+      <Lead name="Lowest" to={() => leadTo(ground.lowestAt)} text={say.mm(ground.lowestMm)} />
+      <Line name="Plan area">
+        <Figure text={say.area(ground.planMm2)} />
+      </Line>
+      <Line name="True surface" remark={`mean slope ${ground.meanSlopeDegrees.toFixed(0)}°`}>
+        <Figure text={say.area(ground.trueMm2)} />
+      </Line>
+      <Line name="Volume">
+        <Figure text={say.volume(ground.volumeMl)} />
+      </Line>
+      <Line name="Worked out on" remark="chosen for the size of the base">
+        <Figure text={`${ground.cellMm} mm cells`} />
+      </Line>
+      {ways.length > 0 && (
+        <List title="Gradients of ways">
+          {ways.map(({ id, name, gradientPercent, limitPercent }) => {
+            const percent = Math.abs(gradientPercent ?? 0);
+            const over = percent > (limitPercent ?? 0) + 1e-6;
+            return (
+              <Lead
+                key={id}
+                name={name}
+                remark={`${sayGradient(percent / 100)}, at most ${limitPercent} %${over ? ': too steep' : ''}`}
+                to={() => pickItem(id)}
+                text={`${percent.toFixed(1)} %`}
+              />
+            );
+          })}
+        </List>
+      )}
+      {spans.length > 0 && (
+        <List title="Room under spans">
+          {spans.flatMap(({ id, name, rooms, wantedMm }) =>
+            rooms.slice(0, 2).map((room) => (
+              <Lead
+                key={`${id} ${room.over}`}
+                name={name}
+                remark={`over ${room.over}${room.roomMm < wantedMm ? `: ${say.mm(wantedMm)} wanted` : ''}`}
+                to={() => {
+                  pickItem(id);
+                  leadTo(room.at);
+                }}
+                text={say.mm(room.roomMm)}
+              />
+            )),
+          )}
+        </List>
+      )}
+      <List title="Low points that would hold water">
+        {ground.pools.length === 0 && <p className="text-sm text-muted">None: water runs off everywhere.</p>}
+        {ground.pools.slice(0, MOST_POOLS).map((pool) => (
+          <Lead
+            key={pool.at.join(' ')}
+            name={`${Math.round(pool.at[0])}, ${Math.round(pool.at[1])}`}
+            remark={`${say.mm(pool.depthMm)} deep, would spill at ${say.mm(pool.spillMm)}`}
+            to={() => leadTo(pool.at)}
+            text={say.volume(pool.volumeMl)}
+          />
+        ))}
+        {ground.pools.length > MOST_POOLS && (
+          <p className="text-xs text-muted">and {ground.pools.length - MOST_POOLS} smaller ones</p>
+        )}
+      </List>
+    </>
+  );
+}
+
+function List({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <section className="mt-3" aria-label={title}>
+      <h3 className="text-sm text-muted">{title}</h3>
+      {children}
+    </section>
+  );
+}
+
+function Lead({ name, remark, text, to }: { name: string; remark?: string; text: string; to: () => void }) {
+  return (
+    <button
+      type="button"
+      className="flex w-full cursor-pointer items-baseline justify-between gap-3 border-b border-line py-1 text-left hover:text-clay"
+      onClick={to}
+    >
+      <span className="min-w-0">
+        {name}
+        {remark && <span className="block text-xs text-muted">{remark}</span>}
+      </span>
+      <Figure text={text} />
+    </button>
+  );
+}

@@ -1,0 +1,78 @@
+import { ToggleGroup } from 'radix-ui';
+import { savePicture } from '../../instruments/picture.ts';
+import { bandsOf, bandWords, type Shading, shadings } from '../../instruments/shading.ts';
+import { useView } from '../../store/viewStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TickField } from '../../ui/Field.tsx';
+import { usePlan } from '../../worker/planStore.ts';
+
+const panes = ['plan', 'model'] as const;
+export type Pane = (typeof panes)[number];
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  value: T;
+  options: readonly T[];
+  onValue: (value: T) => void;
+}
+
+function Choice<T extends string>({ label, value, options, onValue }: ChoiceProps<T>) {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={label}
+      value={value}
+      onValueChange={(next) => next && onValue(next as T)}
+      className="flex gap-1"
+    >
+      {options.map((name) => (
+        <ToggleGroup.Item
+          key={name}
+          value={name}
+          className="min-h-6 cursor-pointer rounded-md border border-transparent px-2 hover:border-line data-[state=on]:border-clay data-[state=on]:bg-sheet"
+        >
+          {name}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}
+
+/** Plan or model; what the plan's tint tells, with its key beside the choice; and a picture to keep. */
+export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
+  const { shading, units, snapping } = useView();
+  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
+  const bands = bandsOf(shading, highestMm);
+  const words = bandWords(bands, shading, units);
+  return (
+    <div className="mt-1 flex min-h-6 flex-wrap items-center gap-x-3 gap-y-1 text-xs">
+      <Choice label="Plan or model" value={pane} options={panes} onValue={onPane} />
+      {pane === 'plan' && (
+        <>
+          <Choice
+            label="Shading of the plan"
+            value={shading}
+            options={shadings}
+            onValue={(value: Shading) => useView.setState({ shading: value })}
+          />
+          <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
+        </>
+      )}
+      <Button tone="quiet" className="!min-h-6 text-xs" onClick={() => savePicture(pane)}>
+        Save a picture
+      </Button>
+      {pane === 'plan' && shading !== 'relief' && (
+        <ul aria-label={`Key of the ${shading}`} className="flex flex-wrap gap-x-3 text-muted">
+          {bands.map(({ tint }, k) => (
+            <li key={words[k]} className="flex items-center gap-1">
+              <svg width="16" height="11" aria-hidden="true">
+                <rect x="0.5" y="0.5" width="15" height="10" fill={`rgb(${tint.join(' ')})`} stroke="var(--muted)" />
+              </svg>
+              {words[k]}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
