@@ -36,7 +36,8 @@ async function framesWhile(name: string, from: [number, number], press: boolean,
   // As a hand does it: sixty times a second, whether or not the page has kept up.
   while (Date.now() - start < SECONDS * 1000) {
     k++;
-    const [x, y] = [from[0] + 40 * Math.sin(k / 9), from[1] + 25 * Math.sin(k / 7)];
+    // Round in a circle, always on the move.
+    const [x, y] = [from[0] + 35 * (1 - Math.cos(k / 8)), from[1] + 35 * Math.sin(k / 8)];
     const event = wheel
       ? ({ type: 'mouseWheel', x: from[0], y: from[1], deltaX: 0, deltaY: k % 20 < 10 ? -60 : 60 } as const)
       : ({ type: 'mouseMoved', x, y, button: press ? 'left' : 'none', buttons: press ? 1 : 0 } as const);

@@ -9,18 +9,18 @@ export interface Draft {
   target: Grid;
 }
 
-/** A draft has about this many nodes, whatever the base. */
-const NODES = 5500;
+const draftCell = (widthMm: number, depthMm: number, nodes: number) =>
+  Math.max(0.5, Math.ceil(2 * Math.sqrt((widthMm * depthMm) / nodes)) / 2);
 
-const draftCell = (widthMm: number, depthMm: number) =>
-  Math.max(0.5, Math.ceil(2 * Math.sqrt((widthMm * depthMm) / NODES)) / 2);
+/** A draft has about this many nodes, whatever the base, unless asked for otherwise. */
+export const DRAFT_NODES = 2600;
 
 /** Works out drafts one after another, keeping the solved lines so that a landform that is dragged costs only its own building. */
-export function createDrafter(): (project: Project) => Draft {
+export function createDrafter(): (project: Project, nodes?: number) => Draft {
   let solved: Solved | undefined;
-  return (project) => {
+  return (project, nodes = DRAFT_NODES) => {
     const { widthMm, depthMm } = project.base.shape;
-    const run = solvedOf(project, draftCell(widthMm, depthMm), solved, true);
+    const run = solvedOf(project, draftCell(widthMm, depthMm, nodes), solved, true);
     solved = toEnd(run);
     const { grid } = toEnd(builtOn(project, solved));
     return { ground: grid, target: foamTarget(grid, project.surface.skinMm) };

@@ -1,7 +1,7 @@
 /** The face of the core: what the command line, the browser and the benches may use. */
 export { type Finding, sayGradient } from './checks/index.ts';
 export { wallClock } from './days/index.ts';
-export { createDrafter, type Draft } from './draft.ts';
+export { createDrafter, DRAFT_NODES, type Draft } from './draft.ts';
 export {
   boundsOf,
   type Grid,

@@ -103,23 +103,26 @@ function addTriangle(part: Parts, p: number, q: number, r: number, size: number)
   // Areas count ground as reaching a level when within FLUSH_MM of it; volumes do not need that leniency.
   const wholeTo = low < FLUSH_MM ? -1 : Math.floor((low + FLUSH_MM) / LEVEL_STEP_MM);
   if (wholeTo >= 0) part.wholeArea[wholeTo] += size;
-  for (let k = wholeTo + 1; ; k++) {
-    const h = k === 0 ? FLUSH_MM : k * LEVEL_STEP_MM - FLUSH_MM;
-    if (h > top) break;
-    if (h < mid) area[k] += size - foot * (h - low) * (h - low);
-    else area[k] += top > mid ? crown * (top - h) * (top - h) : size;
-  }
+  let k = wholeTo + 1;
+  let h = k === 0 ? FLUSH_MM : k * LEVEL_STEP_MM - FLUSH_MM;
+  for (; h < mid; h = ++k * LEVEL_STEP_MM - FLUSH_MM) area[k] += size - foot * (h - low) * (h - low);
+  if (crown > 0) for (; h <= top; h = ++k * LEVEL_STEP_MM - FLUSH_MM) area[k] += crown * (top - h) * (top - h);
+  else if (h === top) area[k] += size;
   const volumeTo = Math.floor(low / LEVEL_STEP_MM);
   if (volumeTo >= 0) {
     part.wholeAreaForVolume[volumeTo] += size;
     part.wholeMoment[volumeTo] += size * mean;
   }
-  for (let k = Math.max(0, volumeTo + 1); ; k++) {
-    const h = k * LEVEL_STEP_MM;
-    if (h >= top) break;
+  k = Math.max(0, volumeTo + 1);
+  const footThird = foot / 3;
+  const crownThird = crown / 3;
+  for (h = k * LEVEL_STEP_MM; h < mid; h = ++k * LEVEL_STEP_MM) {
     const up = h - low;
+    volume[k] += size * (mean - h) + footThird * up * up * up;
+  }
+  for (; h < top; h = ++k * LEVEL_STEP_MM) {
     const down = top - h;
-    volume[k] += h < mid ? size * (mean - h) + (foot * up * up * up) / 3 : (crown * down * down * down) / 3;
+    volume[k] += crownThird * down * down * down;
   }
 }
 

@@ -9,7 +9,9 @@ import {
   withValues,
 } from '../geometry/index.ts';
 import { type Base, baseOutline, type Landform, type Mark } from '../project/index.ts';
+import { type Bounds, boundsOfLines } from './bounds.ts';
 import { type Built, buildLandforms } from './forms/compose.ts';
+import { pinsOf } from './lattice.ts';
 import { resolveNear } from './resolve.ts';
 import { changedBox, type ShapeLine, shapeLines } from './shapeLines.ts';
 import { solveGround } from './solve.ts';
@@ -60,6 +62,7 @@ export function measureGround(outline: Ring, grid: Grid, built: Built[] = []): G
 export interface Solved {
   grid: Grid;
   lines: readonly ShapeLine[];
+  bounds: Bounds | null;
   /** Taken up from an earlier one after a change, and so not quite at rest. */
   near: boolean;
 }
@@ -84,22 +87,23 @@ export function* solvedOf(
   const { widthMm, depthMm } = base.shape;
   const lattice = gridOver(widthMm, depthMm, cellMm);
   const lines = shapeLines(marks, landforms);
-  if (!lines.length) return { grid: lattice, lines, near: false };
+  if (!lines.length) return { grid: lattice, lines, bounds: null, near: false };
   const sameLattice =
     before &&
     before.grid.cellMm === cellMm &&
     before.grid.columns === lattice.columns &&
     before.grid.rows === lattice.rows;
-  if (sameLattice && before.lines.length) {
-    const box = changedBox(before.lines, lines);
-    if (!box && (!before.near || quick)) return before;
-    // A line more or less can change the ground far and wide.
-    if (quick && box && before.lines.length === lines.length) {
-      const values = yield* resolveNear(before, lines, box);
-      return { grid: withValues(lattice, values), lines, near: true };
-    }
-  }
-  return { grid: withValues(lattice, yield* solveGround(lattice, lines)), lines, near: false };
+  const box = sameLattice && before.lines.length ? changedBox(before.lines, lines) : undefined;
+  if (before && box === null && (!before.near || quick)) return before;
+  const pins = pinsOf(lattice, lines);
+  const bounds = boundsOfLines(lattice, lines, pins);
+  // A line more or less can change the ground far and wide.
+  const near = quick && !!box && before?.bounds != null && before.lines.length === lines.length;
+  const values =
+    near && before.bounds
+      ? yield* resolveNear({ grid: before.grid, bounds: before.bounds }, lines, pins, bounds, box)
+      : yield* solveGround(lattice, lines, pins, bounds);
+  return { grid: withValues(lattice, values), lines, bounds, near };
 }
 
 /** The landforms built onto the solved ground. Heights are never below the top of the baseboard. */

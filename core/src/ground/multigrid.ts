@@ -1,10 +1,12 @@
-import { applyStiffness, type Stiffness, sweep } from './stiffness.ts';
+import { applyStiffness, plainStretches, type Stiffness, sweep } from './stiffness.ts';
 
 /** One lattice of the stack, finest first, each of twice the cell of the one before: its stiffness, its held nodes and room to work in. */
 export interface Level {
   stiffness: Stiffness;
   /** 1 for nodes that do not move. */
   held: Uint8Array;
+  /** The stretches swept as one under these holds. */
+  stretches: Int32Array;
   /** What is asked for, and the answer. */
   wanted: Float64Array;
   change: Float64Array;
@@ -21,12 +23,12 @@ const COARSEST_SWEEPS = 12;
  * go the other way than sweeps before, so that the whole is symmetric, as conjugate gradients need it.
  */
 function visit(levels: readonly Level[], k: number): void {
-  const { stiffness, held, wanted, change, rest } = levels[k];
+  const { stiffness, held, stretches, wanted, change, rest } = levels[k];
   change.fill(0);
   const coarsest = k === levels.length - 1;
   for (let s = 0; s < (coarsest ? COARSEST_SWEEPS : SWEEPS); s++) {
-    sweep(stiffness, held, change, wanted, false);
-    if (coarsest) sweep(stiffness, held, change, wanted, true);
+    sweep(stiffness, held, stretches, change, wanted, false);
+    if (coarsest) sweep(stiffness, held, stretches, change, wanted, true);
   }
   if (coarsest) return;
   applyStiffness(stiffness, change, rest);
@@ -34,7 +36,7 @@ function visit(levels: readonly Level[], k: number): void {
   gather(rest, stiffness, levels[k + 1]);
   visit(levels, k + 1);
   spread(levels[k + 1], stiffness, change, held);
-  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, held, change, wanted, true);
+  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, held, stretches, change, wanted, true);
 }
 
 /**
@@ -103,6 +105,7 @@ export function* settle(
 ): Generator<undefined, void> {
   const { stiffness, wanted, change } = levels[0];
   const { rest, direction, image } = room;
+  for (const level of levels) level.stretches = plainStretches(level.stiffness, level.held);
   applyStiffness(stiffness, z, image);
   for (let n = 0; n < z.length; n++) rest[n] = stiffness.force[n] - image[n];
   direction.fill(0);

@@ -1,6 +1,6 @@
 import type { Grid } from '../geometry/index.ts';
-import { type Bounds, boundsOfLines } from './bounds.ts';
-import { pinsOf } from './lattice.ts';
+import type { Bounds } from './bounds.ts';
+import { type Pins, pinsOf } from './lattice.ts';
 import type { ShapeLine } from './shapeLines.ts';
 import { settleFrom } from './solve.ts';
 
@@ -19,20 +19,20 @@ interface Part {
 }
 
 /**
- * The ground after a change of lines within `box`, taken up from the ground before it: solved anew in a window round the change and left as it
+ * The ground after a change of lines within `box` (`lines`, `pins` and `bounds` are those after it), taken up from the ground before it: solved anew in a window round the change and left as it
  * was elsewhere, or over the whole lattice where the change reaches further. Not quite at rest: what follows a drag, or comes before the exact ground.
  */
 export function* resolveNear(
-  before: { grid: Grid; lines: readonly ShapeLine[] },
+  before: { grid: Grid; bounds: Bounds },
   lines: readonly ShapeLine[],
+  pins: Pins,
+  bounds: Bounds,
   box: readonly [number, number, number, number],
 ): Generator<undefined, Float64Array> {
   const { grid } = before;
   const old = Float64Array.from(grid.values);
-  const pins = pinsOf(grid, lines);
-  const bounds = boundsOfLines(grid, lines, pins);
   const part = partRound(grid, box);
-  const local = part && staysWithin(part, grid, boundsOfLines(grid, before.lines, pinsOf(grid, before.lines)), bounds);
+  const local = part && staysWithin(part, grid, before.bounds, bounds);
   if (!local) return yield* settleFrom(old, grid, lines, pins, bounds);
   const { window, inside } = windowOf(grid, old, bounds, part);
   const solved = yield* settleFrom(window.values as Float64Array, window, lines, pinsOf(window, lines), inside);

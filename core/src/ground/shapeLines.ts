@@ -70,10 +70,8 @@ export function changedBox(
   before: readonly ShapeLine[],
   after: readonly ShapeLine[],
 ): [number, number, number, number] | null {
-  const key = (line: ShapeLine) => JSON.stringify(line);
-  const old = new Set(before.map(key));
-  const fresh = new Set(after.map(key));
-  const touched = [...before.filter((line) => !fresh.has(key(line))), ...after.filter((line) => !old.has(key(line)))];
+  const [old, fresh] = [before, after].map((lines) => new Map(lines.map((line) => [JSON.stringify(line), line])));
+  const touched = [...old, ...fresh].filter(([key]) => !(old.has(key) && fresh.has(key))).map(([, line]) => line);
   const points = touched.flatMap((line) => line.points);
   if (!points.length) return null;
   const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];

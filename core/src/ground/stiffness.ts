@@ -152,72 +152,132 @@ export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float
 }
 
 /** The node set to what its own row asks of it. */
-function setByOwnRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, n: number): number {
+function setByOwnRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, n: number): void {
   const { own, starts, nodes, weights, diagonal } = stiffness;
   const row = own[n];
   let sum = wanted[n];
   for (let s = starts[row - 1]; s < starts[row]; s++) sum -= weights[s] * z[nodes[s]];
   z[n] = sum / diagonal[row - 1];
-  return z[n];
 }
 
-/** Each node in turn set to what its row asks of it (Gauss-Seidel), forward or backward through the lattice; held nodes stay. */
+/** A stretch of free nodes with plain rows is swept as one when it has at least this many; shorter ones are not worth the setting up. */
+const SHORTEST_STRETCH = 6;
+
+/** The stretches of a lattice that are swept as one: first node and the node after the last, pair by pair, in order. */
+export function plainStretches({ own }: Stiffness, held: Uint8Array): Int32Array {
+  const stretches: number[] = [];
+  for (let n = 0, from = 0; n <= own.length; n++) {
+    if (n < own.length && own[n] === 0 && held[n] === 0) continue;
+    if (n - from >= SHORTEST_STRETCH) stretches.push(from, n);
+    from = n + 1;
+  }
+  return Int32Array.from(stretches);
+}
+
+/**
+ * Each node in turn set to what its row asks of it (Gauss-Seidel), forward or backward through the lattice; held nodes stay. `stretches`
+ * are the lattice's `plainStretches` under these holds. Rows within REACH of the edge are never plain, so that no stretch leaves its row.
+ */
 export function sweep(
   stiffness: Stiffness,
   held: Uint8Array,
+  stretches: Int32Array,
   z: Float64Array,
   wanted: Float64Array,
   backward: boolean,
 ): void {
-  const { columns, rows, centre, side, own } = stiffness;
+  const count = stretches.length;
+  if (backward) {
+    let n = z.length - 1;
+    for (let s = count - 2; s >= 0; s -= 2) {
+      for (; n >= stretches[s + 1]; n--) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
+      sweepBackward(stiffness, z, wanted, stretches[s], stretches[s + 1]);
+      n = stretches[s] - 1;
+    }
+    for (; n >= 0; n--) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
+    return;
+  }
+  let n = 0;
+  for (let s = 0; s < count; s += 2) {
+    for (; n < stretches[s]; n++) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
+    sweepForward(stiffness, z, wanted, stretches[s], stretches[s + 1]);
+    n = stretches[s + 1];
+  }
+  for (; n < z.length; n++) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
+}
+
+function setByRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, n: number): void {
+  if (stiffness.own[n] === 0) sweepForward(stiffness, z, wanted, n, n + 1);
+  else setByOwnRow(stiffness, z, wanted, n);
+}
+
+/** A stretch of plain rows, forward. What is carried along is read once; what waits for the node before comes last. */
+function sweepForward(
+  { columns, centre, side }: Stiffness,
+  z: Float64Array,
+  wanted: Float64Array,
+  from: number,
+  to: number,
+): void {
   const two = 2 * columns;
   const inverse = 1 / centre;
-  const step = backward ? -1 : 1;
-  const byOwnRows = (from: number, count: number) => {
-    for (let k = 0, n = from; k < count; k++, n += step) if (!held[n]) setByOwnRow(stiffness, z, wanted, n);
-  };
-  for (let row = 0; row < rows; row++) {
-    const j = backward ? rows - 1 - row : row;
-    const start = backward ? (j + 1) * columns - 1 : j * columns;
-    if (j < REACH || j >= rows - REACH) {
-      byOwnRows(start, columns);
-      continue;
-    }
-    byOwnRows(start, REACH);
-    const first = start + REACH * step;
-    const end = first + (columns - 2 * REACH) * step;
-    // "Before" is the side the sweep comes from. What is carried along the lattice row is read once.
-    let [before2, before, here, after] = [z[first - 2 * step], z[first - step], z[first], z[first + step]];
-    let [nearBefore, near, awayBefore, away] = [
-      z[first - columns - step],
-      z[first - columns],
-      z[first + columns - step],
-      z[first + columns],
-    ];
-    for (let n = first; n !== end; n += step) {
-      const after2 = z[n + 2 * step];
-      const nearAfter = z[n - columns + step];
-      const awayAfter = z[n + columns + step];
-      if (held[n] === 0) {
-        if (own[n] === 0) {
-          const others =
-            wanted[n] +
-            side * (after + near + away) -
-            2 * (nearBefore + nearAfter + awayBefore + awayAfter) -
-            (after2 + z[n - two] + z[n + two]);
-          here = (others - before2 + side * before) * inverse;
-          z[n] = here;
-        } else here = setByOwnRow(stiffness, z, wanted, n);
-      }
-      before2 = before;
-      before = here;
-      here = after;
-      after = after2;
-      nearBefore = near;
-      near = nearAfter;
-      awayBefore = away;
-      away = awayAfter;
-    }
-    byOwnRows(end, REACH);
+  const pull = side * inverse;
+  let [before2, before, after] = [z[from - 2], z[from - 1], z[from + 1]];
+  let [nearBefore, near] = [z[from - columns - 1], z[from - columns]];
+  let [awayBefore, away] = [z[from + columns - 1], z[from + columns]];
+  for (let n = from; n < to; n++) {
+    const after2 = z[n + 2];
+    const nearAfter = z[n - columns + 1];
+    const awayAfter = z[n + columns + 1];
+    const others =
+      wanted[n] +
+      side * (after + near + away) -
+      2 * (nearBefore + nearAfter + awayBefore + awayAfter) -
+      (after2 + z[n - two] + z[n + two]);
+    const here = (others - before2) * inverse + pull * before;
+    z[n] = here;
+    before2 = before;
+    before = here;
+    after = after2;
+    nearBefore = near;
+    near = nearAfter;
+    awayBefore = away;
+    away = awayAfter;
+  }
+}
+
+/** The same, backward. */
+function sweepBackward(
+  { columns, centre, side }: Stiffness,
+  z: Float64Array,
+  wanted: Float64Array,
+  from: number,
+  to: number,
+): void {
+  const two = 2 * columns;
+  const inverse = 1 / centre;
+  const pull = side * inverse;
+  const last = to - 1;
+  let [after2, after, before] = [z[last + 2], z[last + 1], z[last - 1]];
+  let [nearAfter, near] = [z[last - columns + 1], z[last - columns]];
+  let [awayAfter, away] = [z[last + columns + 1], z[last + columns]];
+  for (let n = last; n >= from; n--) {
+    const before2 = z[n - 2];
+    const nearBefore = z[n - columns - 1];
+    const awayBefore = z[n + columns - 1];
+    const others =
+      wanted[n] +
+      side * (before + near + away) -
+      2 * (nearBefore + nearAfter + awayBefore + awayAfter) -
+      (before2 + z[n - two] + z[n + two]);
+    const here = (others - after2) * inverse + pull * after;
+    z[n] = here;
+    after2 = after;
+    after = here;
+    before = before2;
+    nearAfter = near;
+    near = nearBefore;
+    awayAfter = away;
+    away = awayBefore;
   }
 }

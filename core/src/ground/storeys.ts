@@ -65,6 +65,7 @@ function storeyOf(lattice: Grid, bounds: Bounds, pins: Pins): Storey {
     level: {
       stiffness: stiffnessOf(creased, TENSION_PER_MM2 * cellMm ** 2, pins),
       held: new Uint8Array(columns * rows),
+      stretches: new Int32Array(0),
       wanted: empty(),
       change: empty(),
       rest: empty(),
@@ -88,17 +89,41 @@ function thinned(bounds: Bounds, fine: Grid, lattice: Grid, stride: number): Bou
   return { lower, upper, flat };
 }
 
-/** Heights of a coarse lattice carried to one of half the cell, linear between. */
+/** Heights of a coarse lattice carried to one of half the cell: curved between its nodes by the lesser of the bends on either side, straight where they disagree. */
 export function refined(z: Float64Array, coarse: Grid, fine: Grid): Float64Array {
+  const across = new Float64Array(fine.columns * coarse.rows);
+  for (let j = 0; j < coarse.rows; j++)
+    halfway(z, j * coarse.columns, 1, coarse.columns, across, j * fine.columns, 1, fine.columns);
   const out = new Float64Array(fine.columns * fine.rows);
-  for (let j = 0, n = 0; j < fine.rows; j++)
-    for (let i = 0; i < fine.columns; i++, n++) {
-      const c = (j >> 1) * coarse.columns + (i >> 1);
-      const right = i & 1 ? 1 : 0;
-      const up = j & 1 ? coarse.columns : 0;
-      out[n] = (z[c] + z[c + right] + z[c + up] + z[c + right + up]) / 4;
-    }
+  for (let i = 0; i < fine.columns; i++) halfway(across, i, fine.columns, coarse.rows, out, i, fine.columns, fine.rows);
   return out;
+}
+
+/** One row or column: its values at every second place, and between them. */
+function halfway(
+  from: Float64Array,
+  first: number,
+  stride: number,
+  count: number,
+  to: Float64Array,
+  start: number,
+  step: number,
+  length: number,
+): void {
+  for (let k = 0; k < length; k++) {
+    const at = first + (k >> 1) * stride;
+    let value = from[at];
+    if (k & 1) {
+      value = (value + from[at + stride]) / 2;
+      if (k > 1 && k >> 1 < count - 2) {
+        const before = from[at - stride] - 2 * from[at] + from[at + stride];
+        const after = from[at] - 2 * from[at + stride] + from[at + 2 * stride];
+        // A cliff beside it bends one side only.
+        if (before * after > 0) value -= (Math.abs(before) < Math.abs(after) ? before : after) / 8;
+      }
+    }
+    to[start + k * step] = value;
+  }
 }
 
 export function clamp(z: Float64Array, { lower, upper }: Bounds): void {

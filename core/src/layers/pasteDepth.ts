@@ -10,9 +10,18 @@ export interface PasteDepth {
 
 const BIN_MM = 0.05;
 
+/** Where a cell is looked at: its middle, or the middles of its quarters. */
+const WHOLE: readonly (readonly [number, number])[] = [[0.5, 0.5]];
+const QUARTERS: readonly (readonly [number, number])[] = [
+  [0.25, 0.25],
+  [0.75, 0.25],
+  [0.25, 0.75],
+  [0.75, 0.75],
+];
+
 /**
- * Depth square to the surface = (ground - foam after carving) x cosine of the slope, over the true surface. Each cell is looked at in its
- * four quarters, and where paste fills up to a rising target each quarter's area is spread over the depths it runs through; the deepest spot also where the edge of a layer passes through the cell, since paste lies deepest just outside it.
+ * Depth square to the surface = (ground - foam after carving) x cosine of the slope, over the true surface. A cell through which an outline or
+ * a top runs is looked at in its four quarters; where paste fills up to a rising target the area is spread over the depths it runs through; the deepest spot also where the edge of a layer passes through the cell, since paste lies deepest just outside it.
  */
 export function pasteDepth(
   ground: Grid,
@@ -37,30 +46,32 @@ export function pasteDepth(
       const steep = steepness(za, zb, zc, zd, (i + j) & 1, ground.cellMm);
       const lowest = Math.min(ta, tb, tc, td);
       const highest = Math.max(ta, tb, tc, td);
-      // In a quarter the target runs through half of what it does in the cell.
-      const reach = (highest - lowest) / 4 / steep;
-      const quarterArea = (areaMm2 * steep) / 4;
-      for (let q = 0; q < 4; q++) {
-        const x = q & 1 ? 0.75 : 0.25;
-        const y = q & 2 ? 0.75 : 0.25;
+      const above = layersUpTo(foam, lowest);
+      const foamTop = above === 0 ? 0 : foam.tops[above - 1];
+      const oneTop = foam.edges[above] === undefined || foam.edges[above] > highest;
+      const area = areaMm2 * steep;
+      // Most cells lie wholly under one top, or wholly over it: no outline and no top runs through them.
+      const parts = oneTop && (highest <= foamTop || lowest >= foamTop) ? WHOLE : QUARTERS;
+      const reach = (highest - lowest) / (parts === WHOLE ? 2 : 4) / steep;
+      for (const [x, y] of parts) {
         const targetMm = blend(ta, tb, tc, td, x, y);
         const foamMm = foamLeftAt(foam, targetMm);
         const depth = Math.max(0, (blend(za, zb, zc, zd, x, y) - foamMm) / steep);
-        spread(rises, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, quarterArea);
+        spread(rises, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, area / parts.length);
         if (depth > deepestMm) deepestMm = depth;
       }
-      total += 4 * quarterArea;
-      for (let k = layersUpTo(foam, lowest); k < foam.edges.length && foam.edges[k] <= highest; k++) {
+      total += area;
+      for (let k = above; k < foam.edges.length && foam.edges[k] <= highest; k++) {
         const skin = (za + zb + zc + zd - ta - tb - tc - td) / 4;
         const depth = (skin + foam.edges[k] - foamLeftAt(foam, foam.edges[k] - BIN_MM)) / steep;
         if (depth > deepestMm) deepestMm = depth;
       }
     }
   let below = 0;
-  let area = 0;
+  let reached = 0;
   for (let bin = 0; bin < rises.length; bin++) {
-    area += rises[bin];
-    below += area;
+    reached += rises[bin];
+    below += reached;
     if (below >= 0.95 * total) return { most95Mm: Math.min(deepestMm, (bin + 0.5) * BIN_MM), deepestMm };
   }
   return { most95Mm: deepestMm, deepestMm };

@@ -1,5 +1,5 @@
 import { findItem, type Item, isMark, itemsOf, middleOf, type Point, shiftItems } from '@hosket/core';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { endPreview, preview, settle, usePreview, useShown } from '../store/preview.ts';
 import { useProject } from '../store/projectStore.ts';
 import { alsoPick, pickItem, pickItems, usePicked } from '../store/viewStore.ts';
@@ -9,7 +9,7 @@ import { Handle } from './Handle.tsx';
 import { ItemHandles } from './ItemHandles.tsx';
 import { ItemShape } from './ItemShape.tsx';
 import { itemLabel } from './itemLabel.ts';
-import { placeLabels } from './labels.ts';
+import { type Label, placeLabels } from './labels.ts';
 import { useFrame } from './planFrame.ts';
 import { useSectionLine } from './sectionLine.ts';
 import { snapPoint } from './snap.ts';
@@ -136,17 +136,22 @@ function Labels({ items, picked }: { items: readonly Item[]; picked: readonly st
   const line = useSectionLine();
   const ends = [line.from, line.to].map(place);
   const grips = [...ends, ...sections.map(({ from }) => place(from))];
-  const labels = placeLabels(
-    // Marks first: their heights are what is read off a plan.
-    [...items].sort((a, b) => Number(isMark(b)) - Number(isMark(a))),
-    (item) => itemLabel(item, report, (mm) => say.mm(mm).replace(' mm', '').replace(' in', '″')),
-    place,
-    { width, height },
-    [[ends[0], ends[1]], ...grips.map((grip) => [grip, grip] as const)],
-  );
+  const dragging = usePreview((state) => state.project !== null);
+  const kept = useRef<Label[]>([]);
+  // During a drag the other labels stay where they are: that reads calmer, and costs nothing.
+  if (dragging) kept.current = kept.current.filter(({ itemId }) => !picked.includes(itemId));
+  else
+    kept.current = placeLabels(
+      // Marks first: their heights are what is read off a plan.
+      [...items].sort((a, b) => Number(isMark(b)) - Number(isMark(a))),
+      (item) => itemLabel(item, report, (mm) => say.mm(mm).replace(' mm', '').replace(' in', '″')),
+      place,
+      { width, height },
+      [[ends[0], ends[1]], ...grips.map((grip) => [grip, grip] as const)],
+    );
   return (
     <g pointerEvents="none">
-      {labels.map((label) => (
+      {kept.current.map((label) => (
         <g key={label.itemId} transform={`translate(${label.x} ${label.y})`}>
           <rect
             x={-label.width / 2}

@@ -1,14 +1,18 @@
-import { createDrafter, type Project } from '@hosket/core';
+import { createDrafter, DRAFT_NODES, type Project } from '@hosket/core';
 import { z } from 'zod';
+import { createPace } from './draftPace.ts';
 
 z.config({ jitless: true });
 
 const drafted = createDrafter();
+const pace = createPace(DRAFT_NODES);
 
 /** Answers each project with its draft; the page asks for the next only when it has the last. */
 self.onmessage = ({ data }: MessageEvent<Project>) => {
   try {
-    const { ground, target } = drafted(data);
+    const begun = performance.now();
+    const { ground, target } = drafted(data, pace.nodes());
+    pace.took(performance.now() - begun);
     // The drafter keeps its own copy of what it needs for the next.
     self.postMessage({ ground, target });
   } catch (error) {
