@@ -1,5 +1,17 @@
 /** The core's folders from the lowest to the highest: a folder may use those before it, by their face, and none after it. */
-const order = ['units', 'geometry', 'materials', 'project', 'ground', 'layers', 'takeoff', 'drying', 'days', 'checks'];
+const order = [
+  'units',
+  'geometry',
+  'materials',
+  'project',
+  'ground',
+  'layers',
+  'takeoff',
+  'drying',
+  'days',
+  'fit',
+  'checks',
+];
 
 const upward = order.slice(0, -1).map((folder, k) => ({
   name: `${folder}-stays-below`,

@@ -46,6 +46,15 @@ export class App {
     await this.settled();
   }
 
+  /** A first start that leaves the demo for a project of one's own. */
+  async startOwn(name: string) {
+    await this.open();
+    await this.page.getByRole('button', { name: 'Start my own' }).click();
+    await this.page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+    await this.write('Name', name);
+    await this.show('Ground');
+  }
+
   /** Until the newest plan is there and everything is saved. */
   async settled() {
     await expect(this.page.getByTestId('plan-state')).toHaveText('worked out');

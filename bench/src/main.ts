@@ -1,4 +1,4 @@
-import { changeItem, createDrafter, createPlanner, type Mark, type Project } from '@hosket/core';
+import { baseSize, changeItem, createDrafter, createPlanner, type Mark, type Project } from '@hosket/core';
 import { contours } from 'd3-contour';
 import { gridOver, isolines } from '../../core/src/geometry/index.ts';
 import { cellOf, type Solved, solvedOf } from '../../core/src/ground/index.ts';
@@ -114,7 +114,7 @@ for (const { name, widthMm, depthMm } of sizes) {
 
 /** A spot on the hill's side, here and a little further. */
 function nearSpot(project: Project, run: number): Project {
-  const { widthMm, depthMm } = project.base.shape;
+  const { widthMm, depthMm } = baseSize(project.base);
   const spot: Mark = {
     kind: 'spot',
     id: 'spot',

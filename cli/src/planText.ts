@@ -1,4 +1,5 @@
 import {
+  baseSize,
   formatMeasure,
   formatScale,
   type PlanReport,
@@ -10,6 +11,7 @@ import {
   sayWork,
   type UnitSystem,
 } from '@hosket/core';
+import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
 import { rule, table } from './table.ts';
 
@@ -20,10 +22,10 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   const cm2 = (value: number) => formatMeasure('area', value, system, 0);
   const chosen = report.schools.find((school) => school.school === report.chosen) ?? report.schools[0];
   const sheetName = (id: string) => project.sheets.find((sheet) => sheet.id === id)?.name ?? id;
-  const { shape } = project.base;
+  const { widthMm, depthMm } = baseSize(project.base);
   const lines: string[] = [];
   lines.push(
-    `${project.name}, ${formatScale(project.scale)}, ${shape.kind} ${mm(shape.widthMm)} x ${mm(shape.depthMm)}\n`,
+    `${project.name}, ${formatScale(project.scale)}, ${project.base.shape.kind} ${mm(widthMm)} x ${mm(depthMm)}\n`,
   );
   lines.push(
     `Ground ${mm(report.ground.lowestMm)} to ${mm(report.ground.highestMm)}, ${ml(report.ground.volumeMl)}, surface ${cm2(report.ground.trueMm2)}, cells of ${report.ground.cellMm} mm\n`,
@@ -47,6 +49,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   );
 
   lines.push(groundText(report, system));
+  lines.push(fitText(report, system));
 
   lines.push(rule(`Stack, ${chosen.school}`));
   lines.push(

@@ -1,7 +1,7 @@
 import type { Grid } from './geometry/index.ts';
 import { builtOn, type Solved, solvedOf } from './ground/index.ts';
 import { foamTarget } from './layers/index.ts';
-import type { Project } from './project/index.ts';
+import { baseSize, type Project } from './project/index.ts';
 
 /** A coarse ground and foam target, good enough to follow a pointer. */
 export interface Draft {
@@ -19,7 +19,7 @@ export const DRAFT_NODES = 2600;
 export function createDrafter(): (project: Project, nodes?: number) => Draft {
   let solved: Solved | undefined;
   return (project, nodes = DRAFT_NODES) => {
-    const { widthMm, depthMm } = project.base.shape;
+    const { widthMm, depthMm } = baseSize(project.base);
     const run = solvedOf(project, draftCell(widthMm, depthMm, nodes), solved, true);
     solved = toEnd(run);
     const { grid } = toEnd(builtOn(project, solved));

@@ -13,6 +13,7 @@ import {
   planReportSchema,
   readProject,
   sectionAlong,
+  shapeOfKind,
   startProject,
 } from './index.ts';
 import { foamTopAt } from './layers/chooseStack.ts';
@@ -66,7 +67,7 @@ describe('what always holds', () => {
         ...project,
         base: {
           ...project.base,
-          shape: { ...project.base.shape, kind: oval ? ('oval' as const) : ('rectangle' as const) },
+          shape: oval ? shapeOfKind(project.base, 'oval') : project.base.shape,
         },
         sheets: [{ ...project.sheets[0], nominalMm: thick, measuredMm }],
         surface: { ...project.surface, skinMm },

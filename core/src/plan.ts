@@ -1,6 +1,7 @@
 import { findingsOf } from './checks/index.ts';
 import { type Days, daysOf } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
+import { fitOf, limitsRead, massOf } from './fit/index.ts';
 import type { Point } from './geometry/index.ts';
 import {
   type Built,
@@ -16,7 +17,7 @@ import {
   solvedOf,
 } from './ground/index.ts';
 import { type LaidRead, type LayerPlan, layerPlan, layIn, type Target, targetOf } from './layers/index.ts';
-import { type Landform, nameOf, type Project, schools } from './project/index.ts';
+import { frameOf, type Landform, nameOf, type Project, schools } from './project/index.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
 import { type StageTakeoff, takeoffOf } from './takeoff/index.ts';
 
@@ -127,10 +128,20 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
   const joints = jointWaits(project, chosen.plan);
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
+  const skinMl = ground.volumeMl - target.volumeMl;
+  const fit = fitOf(project, ground, laid, spans);
+  const mass = massOf(project, surface.planMm2, skinMl, chosen.plan, laid);
+  const limits = limitsRead(project, {
+    finish: chosen.days.finish?.likely ?? null,
+    handsOnMin: chosen.days.handsOnMin,
+    mass,
+    cost: sheetsCost(project, chosen.plan),
+    tallestMm: fit.tallestMm,
+  });
   const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 2,
+    version: 3,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -158,7 +169,11 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
       };
     }),
     laid,
-    target: { volumeMl: target.volumeMl, skinMl: ground.volumeMl - target.volumeMl, highestMm: target.curve.highestMm },
+    fit,
+    mass,
+    limits,
+    frame: frameOf(project.base),
+    target: { volumeMl: target.volumeMl, skinMl, highestMm: target.curve.highestMm },
     chosen: chosen.plan.school,
     schools: worked.map(schoolReport),
     takeoff: chosen.takeoff,
@@ -176,8 +191,19 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
       layers: chosen.plan,
       joints,
       days: chosen.days,
+      fit,
+      limits,
     }),
   };
+}
+
+/** Price of the sheets a plan takes, where they are priced; null when none of them is. */
+function sheetsCost(project: Project, { sheetsUsed }: LayerPlan): number | null {
+  const priced = sheetsUsed.flatMap(({ sheetId, sheets }) => {
+    const price = project.sheets.find(({ id }) => id === sheetId)?.price;
+    return price == null ? [] : [sheets * price];
+  });
+  return priced.length ? priced.reduce((sum, cost) => sum + cost, 0) : null;
 }
 
 function landformReport(form: Landform, { ends, areaMm2, cutMl, fillMl, steepestDegrees }: Built): LandformReport {

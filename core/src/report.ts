@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { bands, severities } from './checks/index.ts';
+import { sides } from './fit/index.ts';
 import { schools } from './project/index.ts';
 import { amountSchema, rangeSchema } from './units/index.ts';
 
@@ -123,6 +124,74 @@ const poolSchema = z.strictObject({
   volumeMl: z.number(),
 });
 
+const fitSchema = z.strictObject({
+  things: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      at: placeSchema,
+      groundMm: z.number().nullable(),
+      bottomMm: z.number(),
+      topMm: z.number(),
+      reachMm: z.number(),
+    }),
+  ),
+  /** The inside of the box in the measures of the base; heights above the top of the baseboard. */
+  room: z
+    .strictObject({
+      x0: z.number(),
+      x1: z.number(),
+      y0: z.number(),
+      y1: z.number(),
+      topMm: z.number(),
+      floorMm: z.number(),
+    })
+    .nullable(),
+  faces: z.array(z.strictObject({ name: z.string(), areaMm2: z.number() })),
+  breaches: z.array(
+    z.strictObject({
+      id: z.string().nullable(),
+      name: z.string(),
+      side: z.enum(sides),
+      byMm: z.number(),
+      at: placeSchema,
+    }),
+  ),
+  meetings: z.array(
+    z.strictObject({
+      aId: z.string(),
+      aName: z.string(),
+      bId: z.string(),
+      bName: z.string(),
+      gapMm: z.number(),
+      wantedMm: z.number(),
+      at: placeSchema,
+    }),
+  ),
+  tallestMm: z.number(),
+});
+
+const massSchema = z.strictObject({
+  boardG: rangeSchema,
+  foamG: rangeSchema,
+  pasteG: rangeSchema,
+  laidG: rangeSchema,
+  totalG: rangeSchema,
+});
+
+const frameSchema = z.strictObject({
+  pieces: z.array(
+    z.strictObject({
+      outerMm: z.number(),
+      innerMm: z.number(),
+      startDegrees: z.number(),
+      endDegrees: z.number(),
+    }),
+  ),
+  bentMm: z.number(),
+  lengthMm: z.number(),
+});
+
 const waitsSchema = z.strictObject({ touch: rangeSchema, coat: rangeSchema, through: rangeSchema, reason: z.string() });
 
 const operationSchema = z.strictObject({
@@ -154,7 +223,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(2),
+  version: z.literal(3),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -175,6 +244,10 @@ export const planReportSchema = z.strictObject({
   landforms: z.array(builtSchema),
   spans: z.array(spanSchema),
   laid: z.array(laidSchema),
+  fit: fitSchema,
+  mass: massSchema,
+  limits: z.array(z.strictObject({ id: z.string(), text: z.string(), kept: z.boolean().nullable(), why: z.string() })),
+  frame: frameSchema.nullable(),
   target: z.strictObject({ volumeMl: z.number(), skinMl: z.number(), highestMm: z.number() }),
   chosen: z.enum(schools),
   schools: z.array(schoolSchema),

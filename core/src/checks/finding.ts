@@ -1,5 +1,6 @@
 import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
+import type { Fit, LimitRead } from '../fit/index.ts';
 import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
@@ -31,6 +32,8 @@ export interface PlanView {
   layers: LayerPlan;
   joints: JointWait[];
   days: Days;
+  fit: Fit;
+  limits: readonly LimitRead[];
 }
 
 export type Rule = (plan: PlanView) => Finding[];

@@ -1,5 +1,6 @@
 import { benchAir, noBenchHours, pasteTooDeep, pieceTooLarge, slowJoints, stackTooLow } from './buildRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
+import { besideTheBase, brokenLimits, outOfRoom, tooNear } from './fitRules.ts';
 import { belowTheBoard, idleLandforms, lowSpans, rockingThings, steepWays, upsideDownCliffs } from './landformRules.ts';
 import {
   crossingLines,
@@ -30,6 +31,10 @@ const rules: readonly Rule[] = [
   upsideDownCliffs,
   belowTheBoard,
   rockingThings,
+  besideTheBase,
+  outOfRoom,
+  tooNear,
+  brokenLimits,
   stackTooLow,
   pieceTooLarge,
   pasteTooDeep,

@@ -8,7 +8,7 @@ import {
   volumeUnder,
   withValues,
 } from '../geometry/index.ts';
-import { type Base, baseOutline, type Landform, type Mark } from '../project/index.ts';
+import { type Base, baseOutline, baseSize, type Landform, type Mark } from '../project/index.ts';
 import { type Bounds, boundsOfLines } from './bounds.ts';
 import { type Built, buildLandforms } from './forms/compose.ts';
 import { pinsOf } from './lattice.ts';
@@ -84,7 +84,7 @@ export function* solvedOf(
   before?: Solved,
   quick = false,
 ): Generator<undefined, Solved> {
-  const { widthMm, depthMm } = base.shape;
+  const { widthMm, depthMm } = baseSize(base);
   const lattice = gridOver(widthMm, depthMm, cellMm);
   const lines = shapeLines(marks, landforms);
   if (!lines.length) return { grid: lattice, lines, bounds: null, near: false };
@@ -127,4 +127,7 @@ export function* groundOf(drawn: Drawn, cellMm = cellOf(drawn.base)): Generator<
   return yield* finishedGround(drawn, yield* solvedOf(drawn, cellMm));
 }
 
-export const cellOf = ({ shape }: Base): number => chooseCellMm(shape.widthMm, shape.depthMm);
+export function cellOf(base: Base): number {
+  const { widthMm, depthMm } = baseSize(base);
+  return chooseCellMm(widthMm, depthMm);
+}

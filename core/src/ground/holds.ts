@@ -1,5 +1,5 @@
 import { insideRing, lineLength, type Point, type Ring } from '../geometry/index.ts';
-import { heightParts, type Item, isClosed, runOf } from '../project/index.ts';
+import { heightParts, type Item, isClosed, isThing, runOf } from '../project/index.ts';
 
 /** A place on a section where an item makes the ground, and can be raised or lowered. */
 export interface Hold {
@@ -40,6 +40,7 @@ export function holdsAlong(
       alongMm,
       heightMm,
     });
+    if (isThing(item)) return [];
     if (item.kind === 'spot') {
       const along = ((run[0][0] - from[0]) * (to[0] - from[0]) + (run[0][1] - from[1]) * (to[1] - from[1])) / length;
       const off =

@@ -3,6 +3,8 @@ import { coefficient } from './source.ts';
 /** Cellulose-plaster modelling compound: a powder stirred into water that sets, then dries. */
 export const compound = {
   yieldLPerKg: coefficient('compound from 1 kg of powder', 1.0, 1.25, 1.45, 'L/kg', 'trade', 'B'),
+  /** Dry, of the volume it had when wet: 1.186 kg from each kg of powder, over its yield. */
+  dryKgPerL: coefficient('compound, dry', 0.82, 0.95, 1.19, 'kg/L', 'memory', 'C'),
   powderKgPerL: coefficient('powder, loose', 0.55, 0.65, 0.8, 'kg/L', 'memory', 'C'),
   powderPartsToWater: coefficient('powder to water by volume', 1.5, 2, 3, 'parts', 'trade', 'B'),
   mostPerCoatMm: coefficient('thickest coat', 2, 8, 15, 'mm', 'trade', 'B'),

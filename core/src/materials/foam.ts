@@ -65,6 +65,15 @@ export function usualToleranceMm(nominalMm: number, measured: boolean): number {
   return nominalMm <= 6 ? 0.3 : nominalMm < 50 ? 2 : 2.5;
 }
 
+/** Density of baseboards, kg/m3 (common practice, no source). */
+export const boardDensity = {
+  fibreboard: coefficient('density, fibreboard', 650, 750, 850, 'kg/m3', 'trade', 'B'),
+  plywood: coefficient('density, plywood', 450, 600, 700, 'kg/m3', 'trade', 'B'),
+  hardboard: coefficient('density, hardboard', 850, 950, 1050, 'kg/m3', 'trade', 'B'),
+  cork: coefficient('density, cork sheet', 120, 180, 250, 'kg/m3', 'trade', 'B'),
+  'foam-cored card': coefficient('density, foam-cored card', 60, 90, 140, 'kg/m3', 'trade', 'B'),
+} as const;
+
 /** Vapour resistance factor of baseboards (EN ISO 10456 and memory). */
 export const boardVapourResistance: Record<string, number> = {
   fibreboard: 15,

@@ -1,5 +1,7 @@
 import type { Point } from '../geometry/index.ts';
-import { findItem, type Item, isClosed, isLaid, isMark, itemsOf } from './items.ts';
+import { baseSize } from './base.ts';
+import type { BaseShape } from './baseSchema.ts';
+import { findItem, type Item, isClosed, isLaid, isMark, isPoint, isThing, itemsOf } from './items.ts';
 import type { Project, SectionLine, Sheet } from './schema.ts';
 
 /** Edits are pure: each takes a project and gives another; what is not touched is shared. */
@@ -14,6 +16,7 @@ export function freeId(stem: string, taken: readonly { id: string }[]): string {
 export function addItem(project: Project, item: Item): Project {
   if (isMark(item)) return { ...project, marks: [...project.marks, item] };
   if (isLaid(item)) return { ...project, laid: [...project.laid, item] };
+  if (isThing(item)) return { ...project, things: [...project.things, item] };
   return { ...project, landforms: [...project.landforms, item] };
 }
 
@@ -23,7 +26,13 @@ function mapItems(project: Project, change: (item: Item) => Item): Project {
     const next = list.map((item) => change(item) as T);
     return next.some((item, k) => item !== list[k]) ? next : list;
   };
-  return { ...project, marks: map(project.marks), landforms: map(project.landforms), laid: map(project.laid) };
+  return {
+    ...project,
+    marks: map(project.marks),
+    landforms: map(project.landforms),
+    laid: map(project.laid),
+    things: map(project.things),
+  };
 }
 
 export const removeItems = (project: Project, ids: readonly string[]): Project => {
@@ -33,6 +42,7 @@ export const removeItems = (project: Project, ids: readonly string[]): Project =
     marks: project.marks.filter(keep),
     landforms: project.landforms.filter(keep),
     laid: project.laid.filter(keep),
+    things: project.things.filter(keep),
   };
 };
 
@@ -53,7 +63,7 @@ export const movePoint = (project: Project, id: string, index: number, to: Point
 /** A new point half way along the stretch that begins at `index`. */
 export function splitStretch(project: Project, id: string, index: number): Project {
   const item = findItem(project, id);
-  if (!item || item.kind === 'spot') return project;
+  if (!item || isPoint(item)) return project;
   const from = item.points[index];
   const to = item.points[(index + 1) % item.points.length];
   const points = [...item.points];
@@ -62,7 +72,7 @@ export function splitStretch(project: Project, id: string, index: number): Proje
 }
 
 /** Fewest points an item of this kind can have. */
-export const leastPoints = (item: Item): number => (item.kind === 'spot' ? 1 : isClosed(item) ? 3 : 2);
+export const leastPoints = (item: Item): number => (isPoint(item) ? 1 : isClosed(item) ? 3 : 2);
 
 /** Takes one point out of a line; the whole item goes when too few would be left. */
 export function removePoint(project: Project, id: string, index: number): Project {
@@ -143,7 +153,13 @@ export function reorderItem(project: Project, id: string, by: number): Project {
     next.splice(to, 0, ...next.splice(from, 1));
     return next;
   };
-  return { ...project, marks: move(project.marks), landforms: move(project.landforms), laid: move(project.laid) };
+  return {
+    ...project,
+    marks: move(project.marks),
+    landforms: move(project.landforms),
+    laid: move(project.laid),
+    things: move(project.things),
+  };
 }
 
 export const changeSheet = (project: Project, id: string, change: Partial<Omit<Sheet, 'id'>>): Project => ({
@@ -156,18 +172,20 @@ export const changeSection = (project: Project, id: string, change: Partial<Omit
   sections: project.sections.map((section) => (section.id === id ? { ...section, ...change } : section)),
 });
 
-type Shape = Project['base']['shape'];
-
 /** Another shape or size of base. Marks stay where they are; section lines are brought back onto the new box. */
-export function changeShape(project: Project, change: Partial<Shape>): Project {
-  const shape = { ...project.base.shape, ...change } as Shape;
-  const inside = ([x, y]: Point): Pair => [Math.min(x, shape.widthMm), Math.min(y, shape.depthMm)];
-  const before = project.base.shape;
-  const sections = project.sections.map((section) => {
-    // An end on the far edge stays on it.
-    const follow = ([x, y]: Point): Pair =>
-      inside([x >= before.widthMm ? shape.widthMm : x, y >= before.depthMm ? shape.depthMm : y]);
-    return { ...section, from: follow(section.from), to: follow(section.to) };
-  });
-  return { ...project, base: { ...project.base, shape }, sections };
+export function changeShape(project: Project, shape: BaseShape): Project {
+  const base = { ...project.base, shape };
+  const before = baseSize(project.base);
+  const { widthMm, depthMm } = baseSize(base);
+  // An end on the far edge stays on it.
+  const follow = ([x, y]: Point): Pair => [
+    Math.min(x >= before.widthMm ? widthMm : x, widthMm),
+    Math.min(y >= before.depthMm ? depthMm : y, depthMm),
+  ];
+  const sections = project.sections.map((section) => ({
+    ...section,
+    from: follow(section.from),
+    to: follow(section.to),
+  }));
+  return { ...project, base, sections };
 }

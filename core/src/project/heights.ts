@@ -43,6 +43,11 @@ export function heightParts(item: Item): readonly HeightPart[] {
       return [part('depthMm', 'depth', 'depth')];
     case 'heap':
       return [part('mostMm', 'top', 'rise')];
+    case 'tree':
+    case 'figure':
+    case 'held':
+    case 'stood':
+      return [part('raisedMm', 'held up', 'rise')];
     default:
       return [part('beddedMm', 'bedding', 'depth')];
   }

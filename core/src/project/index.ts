@@ -1,5 +1,8 @@
 export * from './base.ts';
+export * from './baseSchema.ts';
+export * from './briefSchema.ts';
 export * from './edits.ts';
+export * from './frame.ts';
 export * from './heights.ts';
 export * from './items.ts';
 export * from './kinds.ts';
@@ -8,3 +11,4 @@ export * from './markSchema.ts';
 export * from './read.ts';
 export * from './schema.ts';
 export * from './start.ts';
+export * from './thingSchema.ts';

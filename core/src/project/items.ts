@@ -2,14 +2,16 @@ import { curveThrough, type Point, type Ring } from '../geometry/index.ts';
 import type { Laid, Landform } from './landformSchema.ts';
 import type { Mark } from './markSchema.ts';
 import type { Project } from './schema.ts';
+import { type Thing, thingKinds } from './thingSchema.ts';
 
 /** Anything drawn on the plan. */
-export type Item = Mark | Landform | Laid;
+export type Item = Mark | Landform | Laid | Thing;
 
-export const itemsOf = (project: Pick<Project, 'marks' | 'landforms' | 'laid'>): Item[] => [
+export const itemsOf = (project: Pick<Project, 'marks' | 'landforms' | 'laid' | 'things'>): Item[] => [
   ...project.marks,
   ...project.landforms,
   ...project.laid,
+  ...project.things,
 ];
 
 export const findItem = (project: Project, id: string | null): Item | undefined =>
@@ -33,8 +35,12 @@ const outlines = [
 /** Whether an item's points run round an area. */
 export const isClosed = (item: Item): boolean => (item.kind === 'contour' ? item.closed : outlines.includes(item.kind));
 
-export const isLandform = (item: Item): item is Landform => !isMark(item) && !isLaid(item);
+export const isLandform = (item: Item): item is Landform => !isMark(item) && !isLaid(item) && !isThing(item);
 export const isMark = (item: Item): item is Mark => ['contour', 'spot', 'form', 'break'].includes(item.kind);
+/** Items of one point. */
+export const isPoint = (item: Item): item is Extract<Item, { kind: 'spot' }> | Thing =>
+  item.kind === 'spot' || isThing(item);
+export const isThing = (item: Item): item is Thing => (thingKinds as readonly string[]).includes(item.kind);
 export const isLaid = (item: Item): item is Laid => 'beddedMm' in item;
 
 /** Curves of items; an item is never changed in place, so its curve stays good as long as it is there. */
@@ -42,7 +48,7 @@ const curves = new WeakMap<Item, Ring>();
 
 /** The line as it runs on the ground: through its points, straight or as a curve. */
 export function runOf(item: Item): Ring {
-  if (item.kind === 'spot' || !item.smooth) return item.points;
+  if (isPoint(item) || !item.smooth) return item.points;
   const known = curves.get(item);
   if (known) return known;
   const run = curveThrough(item.points, isClosed(item));

@@ -3,6 +3,7 @@ import { addItem, freeId } from './edits.ts';
 import { type Item, itemsOf } from './items.ts';
 import { beds, laidKinds, waters, wayUses } from './landformSchema.ts';
 import type { Project } from './schema.ts';
+import { thingKinds } from './thingSchema.ts';
 
 export type ItemKind = Item['kind'];
 
@@ -35,9 +36,11 @@ const choice = (key: string, label: string, options: readonly string[]): ItemFie
 });
 const ends = [landOr('fromMm', 'Height at its start'), landOr('toMm', 'Height at its end')];
 const waterLevel = height('waterMm', 'Water level');
+const margin: ItemField = { ...length('marginMm', 'Room kept round it', 0), most: 500 };
 const laidFields = [
   length('heightMm', 'Height'),
   length('beddedMm', 'Bedded by', 0),
+  margin,
   { ...field('densityKgL', 'Density, kg/L', 'density', 0.01, 20), empty: 'usual' },
 ];
 
@@ -223,10 +226,25 @@ const laid = {
   building: { title: 'Building', drawn: 'outline', about: 'A building that stands here.', fields: laidFields },
 } as const;
 
-export const kindWords: Readonly<Record<ItemKind, KindWords>> = { ...marks, ...landforms, ...laid };
+const thingFields = [
+  length('footMm', 'Across its foot'),
+  length('heightMm', 'Height'),
+  { ...length('crownMm', 'Across its crown'), empty: 'as its foot' },
+  length('raisedMm', 'Held up by', 0),
+  margin,
+];
+const things = {
+  tree: { title: 'Tree', drawn: 'point', about: 'A tree; its crown may be wider than its foot.', fields: thingFields },
+  figure: { title: 'Figure', drawn: 'point', about: 'A figure on its base.', fields: thingFields },
+  held: { title: 'Held-up model', drawn: 'point', about: 'A model held up over the ground.', fields: thingFields },
+  stood: { title: 'Other thing', drawn: 'point', about: 'Anything else that stands here.', fields: thingFields },
+} as const;
+
+export const kindWords: Readonly<Record<ItemKind, KindWords>> = { ...marks, ...landforms, ...laid, ...things };
 export const markKinds = Object.keys(marks) as (keyof typeof marks)[];
 export const landformKinds = Object.keys(landforms) as (keyof typeof landforms)[];
 export const laidThings = laidKinds;
+export const standing = thingKinds;
 
 /** What a new item of each kind begins with, on land of a given height. */
 const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
@@ -257,11 +275,15 @@ const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
   island: (waterMm) => ({ waterMm, riseMm: 10, shoreDegrees: 30 }),
   beach: (waterMm) => ({ waterMm, widthMm: 20, slopeDegrees: 8, bankDegrees: 40 }),
   span: () => ({ widthMm: 30, thicknessMm: 4, fromMm: null, toMm: null, clearanceMm: 0 }),
-  rock: () => ({ heightMm: 20, beddedMm: 4, densityKgL: null }),
-  bark: () => ({ heightMm: 20, beddedMm: 4, densityKgL: null }),
-  slate: () => ({ heightMm: 12, beddedMm: 3, densityKgL: null }),
-  cast: () => ({ heightMm: 25, beddedMm: 3, densityKgL: null }),
-  building: () => ({ heightMm: 60, beddedMm: 2, densityKgL: null }),
+  rock: () => ({ heightMm: 20, beddedMm: 4, marginMm: 0, densityKgL: null }),
+  bark: () => ({ heightMm: 20, beddedMm: 4, marginMm: 0, densityKgL: null }),
+  slate: () => ({ heightMm: 12, beddedMm: 3, marginMm: 0, densityKgL: null }),
+  cast: () => ({ heightMm: 25, beddedMm: 3, marginMm: 0, densityKgL: null }),
+  building: () => ({ heightMm: 60, beddedMm: 2, marginMm: 0, densityKgL: null }),
+  tree: () => ({ footMm: 8, heightMm: 100, marginMm: 2, crownMm: 60, raisedMm: 0 }),
+  figure: () => ({ footMm: 25, heightMm: 32, marginMm: 1, crownMm: null, raisedMm: 0 }),
+  held: () => ({ footMm: 60, heightMm: 30, marginMm: 5, crownMm: null, raisedMm: 60 }),
+  stood: () => ({ footMm: 30, heightMm: 40, marginMm: 1, crownMm: null, raisedMm: 0 }),
 };
 
 /** Kinds whose lines are curves unless told otherwise. */
@@ -296,7 +318,7 @@ export function drawItem(
     locked: false,
     ...beginnings[kind](Math.round(landMm)),
     points: points.map(([x, y]) => [x, y]),
-    ...(kind === 'spot' ? {} : { smooth: curved.includes(kind) }),
+    ...(kindWords[kind].drawn === 'point' ? {} : { smooth: curved.includes(kind) }),
     ...change,
   } as unknown as Item;
   return { project: addItem(project, item), id };

@@ -173,6 +173,8 @@ export const laidSchema = z.strictObject({
   ...outline,
   heightMm: size,
   beddedMm: z.number().min(0).max(2000),
+  /** Room to be kept free round it. */
+  marginMm: z.number().min(0).max(500),
   /** The builder's own, kg/L of the whole shape; null takes the usual one of the kind. */
   densityKgL: z.number().gt(0).max(20).nullable(),
 });

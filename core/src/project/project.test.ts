@@ -11,11 +11,13 @@ import {
   type Mark,
   migrate,
   movePoint,
+  PROJECT_VERSION,
   type Project,
   parseProject,
   readProject,
   removeItems,
   removePoint,
+  shapeOfKind,
   splitStretch,
   startProject,
   writeProject,
@@ -97,7 +99,7 @@ describe('reading a project file', () => {
   });
 
   it('a newer version says so', () =>
-    expect(fault('{"format":"hosket-project","version":3}')?.message).toContain('version 3'));
+    expect(fault('{"format":"hosket-project","version":4}')?.message).toContain('version 4'));
 
   it('an older document is carried forward step by step', () => {
     const chain = {
@@ -110,12 +112,25 @@ describe('reading a project file', () => {
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
   });
 
+  it('a document of version 2 opens: nothing lost, and nothing stands on it or round it yet', () => {
+    const text = readFileSync(new URL('../testing/version-2.hosket.json', import.meta.url), 'utf8');
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    const before = JSON.parse(text);
+    expect(read.value.version).toBe(PROJECT_VERSION);
+    expect(read.value.landforms).toEqual(before.landforms);
+    expect(read.value.laid.map(({ marginMm, ...thing }) => [marginMm, thing])).toEqual(
+      before.laid.map((thing: object) => [0, thing]),
+    );
+    expect(read.value).toMatchObject({ things: [], envelope: { box: null, swingMm: null }, limits: { rules: [] } });
+  });
+
   it('a document of version 1 opens: straight contours and spots, nothing lost', () => {
     const text = readFileSync(new URL('../testing/version-1.hosket.json', import.meta.url), 'utf8');
     const old = JSON.parse(text) as { marks: { id: string; heightMm: number; points?: number[][]; at?: number[] }[] };
     const read = readProject(text);
     if (!read.ok) throw new Error(read.fault.message);
-    expect(read.value.version).toBe(2);
+    expect(read.value.version).toBe(PROJECT_VERSION);
     expect([read.value.landforms, read.value.laid]).toEqual([[], []]);
     expect(read.value.marks).toHaveLength(old.marks.length);
     read.value.marks.forEach((mark, k) => {
@@ -163,10 +178,10 @@ describe('edits leave the old project as it was', () => {
   });
 
   it('a smaller base keeps its section line on it, a larger one stretches a line that ran to the edge', () => {
-    const smaller = changeShape(project, { widthMm: 200, depthMm: 90 });
+    const smaller = changeShape(project, { kind: 'rectangle', widthMm: 200, depthMm: 90 });
     expect(smaller.sections[0]).toMatchObject({ from: [0, 90], to: [200, 90] });
-    expect(changeShape(project, { widthMm: 400 }).sections[0].to).toEqual([400, 105]);
-    expect(changeShape(project, { kind: 'oval' }).base.shape).toEqual({ kind: 'oval', widthMm: 297, depthMm: 210 });
+    expect(changeShape(project, { kind: 'rectangle', widthMm: 400, depthMm: 210 }).sections[0].to).toEqual([400, 105]);
+    expect(shapeOfKind(project.base, 'oval')).toEqual({ kind: 'oval', widthMm: 297, depthMm: 210 });
   });
 
   it('a free id is free', () => expect(freeId('c', [{ id: 'c-1' }, { id: 'c-3' }])).toBe('c-4'));

@@ -21,6 +21,16 @@ const migrations: Migrations = {
     landforms: [],
     laid: [],
   }),
+  /** Version 2 knew no envelope, no limits and nothing that stands on the ground. */
+  2: (document) => ({
+    ...document,
+    distance: null,
+    base: { ...(document.base as Fields), frame: null },
+    envelope: { box: null, swingMm: null },
+    limits: { dueDate: null, weightG: null, cost: null, benchHours: null, rules: [] },
+    laid: listOf(document.laid).map((thing) => ({ ...thing, marginMm: 0 })),
+    things: [],
+  }),
 };
 
 /** `marks[3].heightMm`: where in the file something stands. */

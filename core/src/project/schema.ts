@@ -1,37 +1,16 @@
 import { z } from 'zod';
+import { baseSchema } from './baseSchema.ts';
+import { distanceSchema, envelopeSchema, limitsSchema } from './briefSchema.ts';
 import { id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
+import { thingSchema } from './thingSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 2;
+export const PROJECT_VERSION = 3;
 
 const positiveMm = z.number().gt(0).max(5000);
 const percent = z.number().min(0).max(100);
-const baseShapeSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    kind: z.literal('rectangle'),
-    widthMm: z.number().min(20).max(3000),
-    depthMm: z.number().min(20).max(3000),
-  }),
-  z.strictObject({
-    kind: z.literal('oval'),
-    widthMm: z.number().min(20).max(3000),
-    depthMm: z.number().min(20).max(3000),
-  }),
-]);
-
-const boardMaterials = ['fibreboard', 'plywood', 'hardboard', 'cork', 'foam-cored card'] as const;
-const baseSchema = z.strictObject({
-  shape: baseShapeSchema,
-  board: z.strictObject({
-    material: z.enum(boardMaterials),
-    thicknessMm: z.number().gt(0).max(60),
-    /** Stood on battens, so that air reaches its underside and joints can dry through it. */
-    airBelow: z.boolean(),
-  }),
-});
-
 const airSchema = z.strictObject({
   temperatureC: z.number().min(-5).max(45),
   humidityPercent: percent,
@@ -119,14 +98,19 @@ export const projectSchema = z.strictObject({
   notes: z.string().max(20000),
   /** Real size / model size; null where the work has no scale. */
   scale: z.number().min(1).max(1e6).nullable(),
+  distance: distanceSchema.nullable(),
   currency: z.string().max(8),
   base: baseSchema,
+  envelope: envelopeSchema,
+  limits: limitsSchema,
   air: airSchema,
   sheets: z.array(sheetSchema).max(40).refine(unique, 'Two sheets have the same id'),
   marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),
   /** In the order in which they are built: where two meet, the later one has its way. */
   landforms: z.array(landformSchema).max(500).refine(unique, 'Two landforms have the same id'),
   laid: z.array(laidSchema).max(1000).refine(unique, 'Two laid-in things have the same id'),
+  /** What stands on the ground and is no part of it. */
+  things: z.array(thingSchema).max(1000).refine(unique, 'Two things have the same id'),
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
   stacking: stackingSchema,
   surface: surfaceSchema,
@@ -144,7 +128,5 @@ export type Sheet = Project['sheets'][number];
 export type School = Project['stacking']['school'];
 export type Glue = Project['stacking']['glue'];
 export type Air = Project['air'];
-export type Base = Project['base'];
 export type SectionLine = Project['sections'][number];
 export type Weekday = keyof Project['bench']['week'];
-export const boards = boardMaterials;

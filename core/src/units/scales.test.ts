@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatScale, namedScales, parseScale, toModelMm, toRealMm } from './scales.ts';
+import {
+  familiarSizes,
+  formatScale,
+  namedScales,
+  parseScale,
+  sayReal,
+  scaleOf,
+  toModelMm,
+  toRealMm,
+} from './scales.ts';
 
 const ratioOf = (name: string) => namedScales.find((scale) => scale.name === name)?.ratio;
 
@@ -62,4 +71,36 @@ describe('reading and converting', () => {
       ),
     );
   });
+});
+
+describe('sizes at a scale', () => {
+  it('a 60 m face drawn 25 mm high is 1:2400, and a ripple of 1 mm there is 2.4 m', () => {
+    const scale = scaleOf(60_000, 25);
+    expect(scale).toBe(2400);
+    expect(sayReal(toRealMm(1, scale ?? 0))).toBe('2.4 m');
+  });
+
+  it('a 100 m cliff drawn 20 mm high is 1:5000, and a ripple of 1 mm there is 5 m', () => {
+    expect(scaleOf(100_000, 20)).toBe(5000);
+    expect(sayReal(5000)).toBe('5 m');
+  });
+
+  it('familiar things at 1:35 and 1:87.1, against the table of the trade', () => {
+    const at = (name: string, scale: number) =>
+      toModelMm(familiarSizes.find((size) => size.name === name)?.realMm ?? 0, scale).toFixed(1);
+    expect([at('a person', 35), at('a door', 35), at('a blade of grass', 35)]).toEqual(['50.0', '57.1', '8.6']);
+    expect([at('a person', 87.1), at('a door', 87.1), at('a lane', 87.1)]).toEqual(['20.1', '23.0', '40.2']);
+  });
+
+  it('lengths are said in the unit they are spoken of in', () =>
+    expect([0.62, 50, 170, 1750, 12_345, 2.5e6].map(sayReal)).toEqual([
+      '0.62 mm',
+      '5 cm',
+      '17 cm',
+      '1.75 m',
+      '12.3 m',
+      '2.5 km',
+    ]));
+
+  it('nothing has no scale', () => expect(scaleOf(0, 10)).toBeNull());
 });

@@ -47,3 +47,26 @@ export const toModelMm = (realMm: number, ratio: number): number => realMm / rat
 
 /** Real length in mm of a model length in mm. */
 export const toRealMm = (modelMm: number, ratio: number): number => modelMm * ratio;
+
+/** Things whose real size everybody knows, mm (common practice, no source). */
+export const familiarSizes: readonly { name: string; realMm: number }[] = [
+  { name: 'a ripple on a pond', realMm: 50 },
+  { name: 'a step of a stair', realMm: 170 },
+  { name: 'a blade of grass', realMm: 300 },
+  { name: 'a person', realMm: 1750 },
+  { name: 'a door', realMm: 2000 },
+  { name: 'a lane', realMm: 3500 },
+  { name: 'a tree', realMm: 10000 },
+];
+
+/** The scale at which a real length is drawn as long as on the model; null where either is nothing. */
+export const scaleOf = (realMm: number, modelMm: number): number | null =>
+  realMm > 0 && modelMm > 0 ? realMm / modelMm : null;
+
+/** A real length in the unit it is spoken of in: `0.6 mm`, `45 cm`, `2.4 m`, `1.2 km`; three figures. */
+export function sayReal(realMm: number): string {
+  const digits = (value: number) => Number(value.toPrecision(3)).toString();
+  if (realMm < 10) return `${digits(realMm)} mm`;
+  if (realMm < 1000) return `${digits(realMm / 10)} cm`;
+  return realMm < 1e6 ? `${digits(realMm / 1000)} m` : `${digits(realMm / 1e6)} km`;
+}

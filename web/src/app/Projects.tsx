@@ -1,4 +1,4 @@
-import { formatScale } from '@hosket/core';
+import { baseSize, formatScale } from '@hosket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
@@ -78,8 +78,8 @@ export function Projects() {
                 {project.id === projectId && <span className="font-normal text-muted"> (open)</span>}
               </span>
               <span className="text-xs text-muted">
-                {formatScale(project.project.scale)} · {project.project.base.shape.widthMm} ×{' '}
-                {project.project.base.shape.depthMm} mm · changed {when(project.changedAt)}
+                {formatScale(project.project.scale)} · {Math.round(baseSize(project.project.base).widthMm)} ×{' '}
+                {Math.round(baseSize(project.project.base).depthMm)} mm · changed {when(project.changedAt)}
               </span>
             </button>
             <Button aria-label={`Duplicate ${project.name}`} onClick={async () => show(await duplicate(project.id))}>

@@ -1,4 +1,4 @@
-import { formatScale } from '@hosket/core';
+import { baseSize, formatScale } from '@hosket/core';
 import { FolderOpen, Redo2, Search, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
 import { saveStore } from '../store/autosave.ts';
@@ -15,7 +15,7 @@ export function TopLine() {
   const { back, forward } = useHistorySteps();
   const units = useView((view) => view.units);
   const say = useSay();
-  const { widthMm, depthMm } = base.shape;
+  const { widthMm, depthMm } = baseSize(base);
   return (
     <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1">
       <span className="font-head text-lg font-bold">Hosket</span>

@@ -1,4 +1,4 @@
-import { type Finding, formatScale, itemsOf, type PlanReport, type Project, sayClock } from '@hosket/core';
+import { baseSize, type Finding, formatScale, itemsOf, type PlanReport, type Project, sayClock } from '@hosket/core';
 import type { ReactNode } from 'react';
 import type { useSay } from '../ui/Figures.tsx';
 import { chosenSchool } from '../worker/planStore.ts';
@@ -21,8 +21,10 @@ export const bands: readonly Band[] = [
   {
     id: 'brief',
     name: 'Brief',
-    figure: (project, _report, { mm }) =>
-      `${mm(project.base.shape.widthMm).replace(/ \w+$/, '')} × ${mm(project.base.shape.depthMm)}, ${formatScale(project.scale)}`,
+    figure: (project, _report, { mm }) => {
+      const { widthMm, depthMm } = baseSize(project.base);
+      return `${mm(widthMm).replace(/ \w+$/, '')} × ${mm(depthMm)}, ${formatScale(project.scale)}`;
+    },
     texture: (
       <g stroke="var(--line)">
         {[10, 20, 30, 40, 50].map((y) => (

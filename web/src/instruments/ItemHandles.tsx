@@ -1,4 +1,4 @@
-import { findItem, type Item, isClosed, movePoint, removePoint, splitStretch } from '@hosket/core';
+import { findItem, type Item, isClosed, isPoint, movePoint, removePoint, splitStretch } from '@hosket/core';
 import { endPreview, preview, settle } from '../store/preview.ts';
 import { edit, useProject } from '../store/projectStore.ts';
 import { Handle } from './Handle.tsx';
@@ -15,7 +15,7 @@ export function ItemHandles({ item }: { item: Item }) {
   const kept = findItem(project, item.id) ?? item;
   const { points } = item;
   const name = item.name || item.id;
-  const stretches = item.kind === 'spot' ? [] : points.slice(0, isClosed(item) ? undefined : -1);
+  const stretches = isPoint(item) ? [] : points.slice(0, isClosed(item) ? undefined : -1);
   const seen = (x: number, y: number) => x > -20 && y > -20 && x < width + 20 && y < height + 20;
   let last: readonly [number, number] | null = null;
   const shown = points.flatMap((point, k) => {
@@ -50,7 +50,7 @@ export function ItemHandles({ item }: { item: Item }) {
       {shown.map(({ point, k }) => (
         <Handle
           key={k}
-          label={`${item.kind === 'spot' ? 'Spot' : `Point ${k + 1}`} of ${name}, ${point[0]} mm across, ${point[1]} mm away`}
+          label={`${item.kind === 'spot' ? 'Spot' : isPoint(item) ? 'Place' : `Point ${k + 1}`} of ${name}, ${point[0]} mm across, ${point[1]} mm away`}
           at={point}
           snap={(at) => snapPoint(project, at, scale, [kept.id])}
           onPreview={(at) => preview((p) => movePoint(p, item.id, k, at))}

@@ -2,6 +2,7 @@ import {
   type Item,
   isClosed,
   isLaid,
+  isThing,
   lineLength,
   offsetLine,
   type Point,
@@ -11,6 +12,7 @@ import {
 } from '@hosket/core';
 import { memo, type ReactNode } from 'react';
 import { linePath, type Placer } from './paths.ts';
+import { ThingShape } from './ThingShape.tsx';
 
 interface Props {
   item: Item;
@@ -34,6 +36,7 @@ export const ItemShape = memo(function ItemShape({ item, picked, place, scale }:
       </>
     );
   }
+  if (isThing(item)) return <ThingShape thing={item} picked={picked} place={place} scale={scale} />;
   const run = runOf(item);
   const closed = isClosed(item);
   const path = linePath(run, place, closed);

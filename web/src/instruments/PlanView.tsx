@@ -1,4 +1,4 @@
-import { baseOutline, isolines, type LayerReport } from '@hosket/core';
+import { baseOutline, baseSize, isolines, type LayerReport } from '@hosket/core';
 import { useDeferredValue, useMemo } from 'react';
 import { useProject } from '../store/projectStore.ts';
 import { usePicked } from '../store/viewStore.ts';
@@ -6,6 +6,7 @@ import { useFields, usePlan } from '../worker/planStore.ts';
 import { PlanFrame } from './Frame.tsx';
 import { PlanDrawing } from './PlanDrawing.tsx';
 import { PlanItems } from './PlanItems.tsx';
+import { PlanRoom } from './PlanRoom.tsx';
 import { PlanSection } from './PlanSection.tsx';
 import { linePath, piecePath } from './paths.ts';
 import { useFrame } from './planFrame.ts';
@@ -21,13 +22,14 @@ interface Props {
 /** The base from above: shaded ground with its height lines, marks, the section line, and a layer's footprint. */
 export function PlanView({ editable = false, layer, marks = true }: Props) {
   const { base } = useProject();
-  const { widthMm, depthMm } = base.shape;
+  const { widthMm, depthMm } = baseSize(base);
   return (
     <PlanFrame widthMm={widthMm} depthMm={depthMm} label="Plan of the base" moves={editable} under={<ShadedGround />}>
       <OutsideMask />
       <HeightLines />
       {layer && <Footprint layer={layer} />}
       {marks && <PlanItems editable={editable} />}
+      {marks && <PlanRoom />}
       {editable && <ShownPlace />}
       <PlanSection />
       {editable && <PlanDrawing />}
@@ -37,7 +39,7 @@ export function PlanView({ editable = false, layer, marks = true }: Props) {
 
 /** The relief alone follows every coarse ground of a drag; the plan round it is not drawn again. */
 function ShadedGround() {
-  const { widthMm, depthMm } = useProject().base.shape;
+  const { widthMm, depthMm } = baseSize(useProject().base);
   const fields = useFields();
   const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   if (!fields) return <div className="size-full bg-sheet" />;

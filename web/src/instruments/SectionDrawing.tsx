@@ -20,6 +20,7 @@ const laidTop = (report: PlanReport | null): number =>
   Math.max(
     0,
     ...(report?.laid ?? []).map(({ topMm }) => topMm),
+    ...(report?.fit.things ?? []).map(({ topMm }) => topMm),
     ...(report?.spans ?? []).map(({ fromMm, toMm }) => Math.max(fromMm, toMm)),
   );
 

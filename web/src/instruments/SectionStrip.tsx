@@ -1,4 +1,4 @@
-import { freeId } from '@hosket/core';
+import { baseSize, freeId } from '@hosket/core';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useState } from 'react';
 import { edit, useProject } from '../store/projectStore.ts';
@@ -78,7 +78,7 @@ function SectionChoice() {
   const add = () => {
     const letter = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'.split('').find((name) => sections.every((line) => line.name !== name));
     const id = freeId('section', sections);
-    const { widthMm, depthMm } = base.shape;
+    const { widthMm, depthMm } = baseSize(base);
     edit((p) => ({
       ...p,
       sections: [

@@ -3,6 +3,7 @@ import {
   type Item,
   insideRing,
   isClosed,
+  isThing,
   itemsOf,
   lineLength,
   nearestOn,
@@ -63,6 +64,13 @@ function looks(item: Item): { fill: string; fillOpacity: number; stroke: string;
   if (item.kind === 'span') return { fill: 'var(--board)', fillOpacity: 1, stroke: 'var(--graphite)', strokeWidth: 1 };
   if (isClosed(item) && 'beddedMm' in item)
     return { fill: 'var(--muted)', fillOpacity: 0.55, stroke: 'var(--graphite)', strokeWidth: 1 };
+  if (isThing(item))
+    return {
+      fill: item.crownMm === null ? 'var(--sheet)' : 'var(--moss)',
+      fillOpacity: 0.55,
+      stroke: 'var(--graphite)',
+      strokeWidth: 1,
+    };
   return null;
 }
 
@@ -73,6 +81,16 @@ function coverOf(item: Item, report: PlanReport): ((at: Point, sample: SectionSa
   const laid = report.laid.find(({ id }) => id === item.id);
   const [x0, y0, x1, y1] = boundsOf(run);
   const inside = ([x, y]: Point) => x >= x0 && x <= x1 && y >= y0 && y <= y1 && insideRing(run, x, y);
+  const stood = report.fit.things.find(({ id }) => id === item.id);
+  if (stood && isThing(item)) {
+    const [x, y] = item.points[0];
+    const branches = stood.bottomMm + item.heightMm / 3;
+    return (at, { alongMm }) => {
+      const away = Math.hypot(at[0] - x, at[1] - y);
+      if (away <= item.footMm / 2) return { alongMm, bottomMm: stood.bottomMm, topMm: stood.topMm };
+      return away <= stood.reachMm ? { alongMm, bottomMm: branches, topMm: stood.topMm } : null;
+    };
+  }
   if (laid)
     return (at, { alongMm }) => (inside(at) ? { alongMm, bottomMm: laid.undersideMm, topMm: laid.topMm } : null);
   if ((item.kind === 'basin' || item.kind === 'pit') && item.waterMm !== null) {

@@ -1,4 +1,4 @@
-import { drawItem, heightAt, type ItemKind, kindWords, type Point } from '@hosket/core';
+import { baseSize, drawItem, heightAt, type ItemKind, kindWords, type Point } from '@hosket/core';
 import { create } from 'zustand';
 import { edit, projectStore } from '../store/projectStore.ts';
 import { pickItem } from '../store/viewStore.ts';
@@ -14,12 +14,13 @@ interface Drawing {
 export const useDrawing = create<Drawing>(() => ({ kind: null, points: [], cursor: [0, 0] }));
 
 export function beginDrawing(kind: ItemKind): void {
-  const shape = projectStore.getState().project?.base.shape;
+  const { project } = projectStore.getState();
+  const size = project && baseSize(project.base);
   pickItem(null);
   useDrawing.setState({
     kind,
     points: [],
-    cursor: [Math.round((shape?.widthMm ?? 0) / 2), Math.round((shape?.depthMm ?? 0) / 2)],
+    cursor: [Math.round((size?.widthMm ?? 0) / 2), Math.round((size?.depthMm ?? 0) / 2)],
   });
 }
 

@@ -25,6 +25,13 @@ export function itemLabel(item: Item, report: PlanReport | null, mm: (value: num
       const least = report?.spans.find(({ id }) => id === item.id)?.leastMm;
       return least === null || least === undefined ? '' : `room ${mm(least)}`;
     }
+    case 'tree':
+    case 'figure':
+    case 'held':
+    case 'stood': {
+      const top = report?.fit.things.find(({ id }) => id === item.id)?.topMm;
+      return top === undefined ? '' : `top ${mm(top)}`;
+    }
     default:
       return '';
   }

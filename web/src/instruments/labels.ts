@@ -1,4 +1,4 @@
-import type { Item, Point } from '@hosket/core';
+import { type Item, isPoint, type Point } from '@hosket/core';
 import type { Placer } from './paths.ts';
 
 /** A label with the box it takes up in the drawing. */
@@ -61,7 +61,7 @@ export function placeLabels(
         itemId: item.id,
         text: words,
         x,
-        y: item.kind === 'spot' ? y - 9 : y + 4,
+        y: isPoint(item) ? y - 9 : y + 4,
         width: words.length * CHARACTER + 6,
       };
       if (!free(label)) continue;

@@ -211,6 +211,36 @@ export function NumberField({ label, value, onValue, least, most, unit = '', who
   );
 }
 
+interface NumberOrNoneProps {
+  label: string;
+  unit: string;
+  value: number | null;
+  least: number;
+  most: number;
+  onValue: (value: number | null) => void;
+}
+
+/** A number that may be left open. */
+export function NumberOrNoneField({ label, unit, value, least, most, onValue }: NumberOrNoneProps) {
+  return (
+    <ReadField<number | null>
+      label={label}
+      narrow
+      inputMode="decimal"
+      text={value === null ? 'no limit' : `${value} ${unit}`}
+      read={(text) => {
+        const clean = text.replace(unit, '').replace(',', '.').trim();
+        if (!clean || clean === 'no limit') return { ok: true, value: null };
+        const number = Number(clean);
+        if (!Number.isFinite(number)) return { ok: false, why: 'Write a number, or leave it empty.' };
+        if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };
+        return { ok: true, value: number };
+      }}
+      onValue={onValue}
+    />
+  );
+}
+
 interface WordsProps {
   label: string;
   value: string;

@@ -68,7 +68,7 @@ function Findings() {
     <ul aria-label="Findings" className="mb-3">
       {here.map(({ code, severity, place, message, remedy, itemId }) => (
         <li
-          key={`${code} ${place}`}
+          key={`${code} ${place} ${message}`}
           className={`mb-1.5 border-l-[3px] bg-plaster px-2.5 py-1 text-sm ${severity === 'stop' ? 'border-plum' : severity === 'warn' ? 'border-ochre' : 'border-line'}`}
         >
           <strong className={severity === 'stop' ? 'text-plum' : ''}>{words[severity]}:</strong> {message}{' '}

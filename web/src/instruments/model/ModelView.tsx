@@ -1,4 +1,4 @@
-import { baseOutline, heightAt, type PlanReport, type Project } from '@hosket/core';
+import { baseOutline, baseSize, heightAt, type PlanReport, type Project } from '@hosket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShown } from '../../store/preview.ts';
 import { useView } from '../../store/viewStore.ts';
@@ -24,7 +24,7 @@ export default function ModelView() {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [stage, setStage] = useState<Stage | null>(null);
   const [missing, setMissing] = useState(false);
-  const { widthMm, depthMm } = project.base.shape;
+  const { widthMm, depthMm } = baseSize(project.base);
   const highestMm = report?.ground.highestMm ?? 0;
 
   useEffect(() => {
@@ -95,7 +95,7 @@ function piecesOf(
   fields: Fields,
   { pulled, show }: Pick<Look, 'pulled' | 'show'>,
 ): Piece[] {
-  const { depthMm } = project.base.shape;
+  const { depthMm } = baseSize(project.base);
   const outline = baseOutline(project.base);
   const layers = chosenSchool(report).layers;
   const lift = pulled ? pulled * (layers.length + 1) : 0;

@@ -1,6 +1,8 @@
 import {
+  baseSize,
   type Item,
   isClosed,
+  isThing,
   itemsOf,
   type LayerReport,
   offsetLine,
@@ -8,8 +10,18 @@ import {
   type Project,
   type Ring,
   runOf,
+  type Thing,
 } from '@hosket/core';
-import { BufferAttribute, BufferGeometry, ExtrudeGeometry, Path, Shape, ShapeGeometry, Vector2 } from 'three';
+import {
+  BufferAttribute,
+  BufferGeometry,
+  CylinderGeometry,
+  ExtrudeGeometry,
+  Path,
+  Shape,
+  ShapeGeometry,
+  Vector2,
+} from 'three';
 
 /** Something to draw: its geometry in mm, its colour, and whether one sees through it. */
 export interface Piece {
@@ -93,7 +105,7 @@ function band(
 
 /** What stands on or in the ground and is not of it: water, decks, laid-in things. */
 export function thingPieces(project: Project, report: PlanReport): Piece[] {
-  const { depthMm } = project.base.shape;
+  const { depthMm } = baseSize(project.base);
   return itemsOf(project).flatMap((item) => thingPiece(item, report, depthMm));
 }
 
@@ -110,6 +122,8 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
   }
   if (item.kind === 'span' && fromMm !== null && toMm !== null)
     return [{ geometry: band(run, item.widthMm, fromMm, toMm, item.thicknessMm, depthMm), colour: '#8d8271' }];
+  const stood = report.fit.things.find(({ id }) => id === item.id);
+  if (stood && isThing(item)) return stoodPieces(item, stood.bottomMm, depthMm);
   const laid = report.laid.find(({ id }) => id === item.id);
   if (laid && isClosed(item))
     return [
@@ -119,4 +133,22 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
       },
     ];
   return [];
+}
+
+/** A thing as a post of its foot, under a crown where it has one. */
+function stoodPieces(thing: Thing, bottomMm: number, depthMm: number): Piece[] {
+  const [x, y] = thing.points[0];
+  const drum = (across: number, fromMm: number, toMm: number, colour: string): Piece => ({
+    geometry: new CylinderGeometry(across / 2, across / 2, toMm - fromMm, 24).translate(
+      x,
+      (fromMm + toMm) / 2,
+      depthMm - y,
+    ),
+    colour,
+  });
+  const topMm = bottomMm + thing.heightMm;
+  if (thing.crownMm === null || thing.crownMm <= thing.footMm)
+    return [drum(thing.footMm, bottomMm, topMm, thing.kind === 'held' ? '#8c9aa3' : '#8d8271')];
+  const from = bottomMm + thing.heightMm / 3;
+  return [drum(thing.footMm, bottomMm, from, '#6b5a47'), drum(thing.crownMm, from, topMm, '#566b3a')];
 }

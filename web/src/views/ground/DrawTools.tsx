@@ -1,4 +1,4 @@
-import { type ItemKind, kindWords, laidThings, landformKinds, markKinds } from '@hosket/core';
+import { type ItemKind, kindWords, laidThings, landformKinds, markKinds, standing } from '@hosket/core';
 import { beginDrawing, enoughPoints, finishLine, stopDrawing, useDrawing } from '../../instruments/drawing.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -10,6 +10,7 @@ export function DrawTools() {
     <div className="flex flex-wrap gap-x-5 gap-y-0.5">
       <Row name="Heights" kinds={markKinds} />
       <Row name="Laid in" kinds={laidThings} />
+      <Row name="Standing" kinds={standing} />
       <Row name="Landforms" kinds={landformKinds} />
     </div>
   );

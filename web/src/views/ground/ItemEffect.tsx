@@ -60,6 +60,21 @@ export function ItemEffect({ item }: { item: Item }) {
         </Line>
       </Effect>
     );
+  const stood = report?.fit.things.find(({ id }) => id === item.id);
+  if (stood)
+    return (
+      <Effect title="How it stands">
+        <Line name="Ground under it">
+          <Figure text={stood.groundMm === null ? 'beside the base' : say.mm(stood.groundMm)} />
+        </Line>
+        <Line name="Underside">
+          <Figure text={say.mm(stood.bottomMm)} />
+        </Line>
+        <Line name="Top" remark={report?.fit.room ? `the box ends at ${say.mm(report.fit.room.topMm)}` : undefined}>
+          <Figure text={say.mm(stood.topMm)} />
+        </Line>
+      </Effect>
+    );
   if (!built || item.kind === 'cliff') return null;
   return (
     <Effect title="What it does to the ground">

@@ -1,4 +1,4 @@
-import { changeItem, type Item, type ItemField, kindWords, type LandformReport } from '@hosket/core';
+import { changeItem, type Item, type ItemField, isPoint, kindWords, type LandformReport } from '@hosket/core';
 import { edit } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
 
@@ -41,7 +41,7 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
           </>
         )}
         {item.kind === 'channel' && <FordFields item={item} change={change} />}
-        {item.kind !== 'spot' && (
+        {!isPoint(item) && (
           <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />
         )}
       </div>

@@ -1,4 +1,4 @@
-import { type Item, isClosed, leastPoints, movePoint, removePoint, splitStretch } from '@hosket/core';
+import { type Item, isClosed, isPoint, leastPoints, movePoint, removePoint, splitStretch } from '@hosket/core';
 import { Plus, X } from 'lucide-react';
 import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -14,7 +14,7 @@ export function ItemPoints({ item }: { item: Item }) {
   return (
     <details open={points.length <= 8}>
       <summary className="cursor-pointer text-sm font-semibold">
-        {item.kind === 'spot' ? 'Place' : `${points.length} points`}
+        {isPoint(item) ? 'Place' : `${points.length} points`}
       </summary>
       <ol className="mt-1">
         {points.slice(0, MOST_ROWS).map((point, k) => (
@@ -34,7 +34,7 @@ export function ItemPoints({ item }: { item: Item }) {
               value={point[1]}
               onValue={(y) => edit((p) => movePoint(p, item.id, k, [point[0], y]))}
             />
-            {item.kind !== 'spot' && (
+            {!isPoint(item) && (
               <>
                 <Button
                   tone="quiet"

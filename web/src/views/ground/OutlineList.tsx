@@ -1,4 +1,4 @@
-import { type Item, isClosed, kindWords, type Project, reorderItem } from '@hosket/core';
+import { type Item, isClosed, itemsOf, kindWords, type Project, reorderItem } from '@hosket/core';
 import { ArrowDown, ArrowUp, EyeOff, Lock } from 'lucide-react';
 import { type MouseEvent, useState } from 'react';
 import { itemLabel } from '../../instruments/itemLabel.ts';
@@ -17,7 +17,7 @@ export function OutlineList() {
   const [search, setSearch] = useState('');
   const wanted = (item: Item) =>
     `${item.name} ${kindWords[item.kind].title}`.toLowerCase().includes(search.trim().toLowerCase());
-  const count = project.marks.length + project.landforms.length + project.laid.length;
+  const count = itemsOf(project).length;
   return (
     <div className="mb-4">
       {count >= SEARCH_FROM && (
@@ -40,6 +40,7 @@ export function OutlineList() {
         ordered={!search}
       />
       <Group title="Laid in" items={project.laid.filter(wanted)} />
+      <Group title="Standing on it" items={project.things.filter(wanted)} />
       {count === 0 && <p className="text-muted">Nothing yet.</p>}
     </div>
   );

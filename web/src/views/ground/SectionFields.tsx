@@ -1,4 +1,4 @@
-import { changeSection } from '@hosket/core';
+import { baseSize, changeSection } from '@hosket/core';
 import { useSection } from '../../instruments/sectionLine.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { MeasureField, WordsField } from '../../ui/Field.tsx';
@@ -7,7 +7,7 @@ import { MeasureField, WordsField } from '../../ui/Field.tsx';
 export function SectionFields() {
   const { base } = useProject();
   const section = useSection();
-  const { widthMm, depthMm } = base.shape;
+  const { widthMm, depthMm } = baseSize(base);
   const ends = [
     ['from', 'Left end'],
     ['to', 'Right end'],

@@ -5,6 +5,7 @@ import {
   isClosed,
   isLandform,
   isMark,
+  isPoint,
   middleOf,
   mirrorItems,
   removeItems,
@@ -65,7 +66,7 @@ export function SelectionTools({ items }: { items: readonly Item[] }) {
       <Button onClick={() => set({ hidden: !items.every(({ hidden }) => hidden) })}>
         {items.every(({ hidden }) => hidden) ? 'Show on the plan' : 'Hide on the plan'}
       </Button>
-      {only && !isClosed(only) && only.kind !== 'spot' && (
+      {only && !isClosed(only) && !isPoint(only) && (
         <Button disabled={only.locked} onClick={() => edit((p) => changeItem(p, only.id, { ...turnedRound(only) }))}>
           Run the other way
         </Button>

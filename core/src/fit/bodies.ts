@@ -1,0 +1,122 @@
+import { boundsOf, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
+import type { Ground, SpanRead } from '../ground/index.ts';
+import type { LaidRead } from '../layers/index.ts';
+import { nameOf, type Project, runOf, type Thing } from '../project/index.ts';
+
+/** A part of a body: a cylinder about a point, or a prism over an outline. Heights above the top of the baseboard, mm. */
+export type Part = { bottomMm: number; topMm: number } & (
+  | { kind: 'round'; at: Point; radiusMm: number }
+  | { kind: 'outline'; ring: Ring }
+);
+
+/** Something that takes up room over the base. */
+export interface Body {
+  id: string;
+  name: string;
+  parts: Part[];
+  marginMm: number;
+}
+
+/** How a thing stands on the finished ground. */
+export interface StoodThing {
+  id: string;
+  name: string;
+  at: [number, number];
+  /** Height of the ground at its point; null off the base. */
+  groundMm: number | null;
+  bottomMm: number;
+  topMm: number;
+  /** Half of its widest diameter. */
+  reachMm: number;
+}
+
+/** A crown begins at this share of a tree's height (common practice, no source). */
+const CROWN_FROM = 1 / 3;
+
+/** Stands every thing on the ground at its height; one that stands off the base is taken to stand on the level of the board. */
+export function standThings(things: readonly Thing[], ground: Ground): StoodThing[] {
+  return things.map((thing) => {
+    const [x, y] = thing.points[0];
+    const on = insideRing(ground.outline, x, y);
+    const groundMm = on ? Math.max(0, heightAt(ground.grid, x, y)) : null;
+    const bottomMm = (groundMm ?? 0) + thing.raisedMm;
+    return {
+      id: thing.id,
+      name: nameOf(thing),
+      at: [x, y],
+      groundMm,
+      bottomMm,
+      topMm: bottomMm + thing.heightMm,
+      reachMm: Math.max(thing.footMm, thing.crownMm ?? 0) / 2,
+    };
+  });
+}
+
+function partsOfThing(thing: Thing, { at, bottomMm, topMm }: StoodThing): Part[] {
+  const foot = thing.footMm / 2;
+  const crown = (thing.crownMm ?? 0) / 2;
+  if (crown <= foot) return [{ kind: 'round', at, radiusMm: foot, bottomMm, topMm }];
+  const from = bottomMm + CROWN_FROM * thing.heightMm;
+  return [
+    { kind: 'round', at, radiusMm: foot, bottomMm, topMm: from },
+    { kind: 'round', at, radiusMm: crown, bottomMm: from, topMm },
+  ];
+}
+
+/** Everything that stands or lies on the ground: things, laid-in things, decks of spans. */
+export function bodiesOf(
+  project: Project,
+  stood: readonly StoodThing[],
+  laid: readonly LaidRead[],
+  spans: readonly SpanRead[],
+): Body[] {
+  const things = project.things.flatMap((thing) => {
+    const read = stood.find(({ id }) => id === thing.id);
+    return read ? [{ id: thing.id, name: read.name, marginMm: thing.marginMm, parts: partsOfThing(thing, read) }] : [];
+  });
+  const pieces = project.laid.flatMap((thing): Body[] => {
+    const read = laid.find(({ id }) => id === thing.id);
+    if (!read) return [];
+    const part: Part = { kind: 'outline', ring: runOf(thing), bottomMm: read.undersideMm, topMm: read.topMm };
+    return [{ id: thing.id, name: read.name, marginMm: thing.marginMm, parts: [part] }];
+  });
+  const decks = project.landforms.flatMap((form): Body[] => {
+    const read = spans.find(({ id }) => id === form.id);
+    if (form.kind !== 'span' || !read) return [];
+    const ring = stripRing(runOf(form), form.widthMm / 2);
+    const part: Part = {
+      kind: 'outline',
+      ring,
+      bottomMm: Math.min(read.fromMm, read.toMm) - form.thicknessMm,
+      topMm: Math.max(read.fromMm, read.toMm),
+    };
+    return [{ id: form.id, name: nameOf(form), marginMm: 0, parts: [part] }];
+  });
+  return [...things, ...pieces, ...decks];
+}
+
+/** The box along a line from its first point to its last, `half` to each side: near enough for a deck. */
+function stripRing(line: Ring, half: number): Ring {
+  const [a, b] = [line[0], line[line.length - 1]];
+  const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+  const [nx, ny] = [(-(b[1] - a[1]) / length) * half, ((b[0] - a[0]) / length) * half];
+  return [
+    [a[0] - nx, a[1] - ny],
+    [b[0] - nx, b[1] - ny],
+    [b[0] + nx, b[1] + ny],
+    [a[0] + nx, a[1] + ny],
+  ];
+}
+
+/** The box round a part on the plan. */
+export function boxOf(part: Part): [number, number, number, number] {
+  if (part.kind === 'outline') return boundsOf(part.ring);
+  const { at, radiusMm: r } = part;
+  return [at[0] - r, at[1] - r, at[0] + r, at[1] + r];
+}
+
+/** How far the farthest place of a part lies from a point, mm. */
+export const farthestFrom = (part: Part, [x, y]: Point): number =>
+  part.kind === 'round'
+    ? Math.hypot(part.at[0] - x, part.at[1] - y) + part.radiusMm
+    : Math.max(...part.ring.map(([px, py]) => Math.hypot(px - x, py - y)));

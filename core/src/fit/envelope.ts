@@ -1,0 +1,110 @@
+import type { Point, Ring } from '../geometry/index.ts';
+import { baseSize, type Project } from '../project/index.ts';
+import { type Body, boxOf, farthestFrom, type Part } from './bodies.ts';
+
+export const sides = ['top', 'left', 'right', 'front', 'back', 'swing'] as const;
+
+/** Something that does not keep to the room there is. */
+export interface Breach {
+  /** Of the thing to blame; null for the base or the ground itself. */
+  id: string | null;
+  name: string;
+  side: (typeof sides)[number];
+  /** By how much it is too far out, its margin included, mm. */
+  byMm: number;
+  at: [number, number];
+}
+
+/** The inside of the box in the base's own measures: x and y on the plan, heights above the top of the baseboard. */
+export interface Room {
+  x0: number;
+  x1: number;
+  y0: number;
+  y1: number;
+  topMm: number;
+  floorMm: number;
+}
+
+/** An inner face that is dressed. */
+export interface Face {
+  name: string;
+  areaMm2: number;
+}
+
+/** Where the box stands round the base: the base in its middle from left to right, and as far from its back wall as asked for. */
+export function roomOf({ base, envelope }: Project): Room | null {
+  const { box } = envelope;
+  if (!box) return null;
+  const { widthMm, depthMm } = baseSize(base);
+  const out = base.frame ? base.frame.widthMm - base.frame.lapMm : 0;
+  const x0 = (widthMm - box.widthMm) / 2;
+  const y1 = box.backMm === null ? (depthMm + box.depthMm) / 2 : depthMm + out + box.backMm;
+  const floorMm = -base.board.thicknessMm - box.underMm;
+  return { x0, x1: x0 + box.widthMm, y0: y1 - box.depthMm, y1, floorMm, topMm: floorMm + box.heightMm };
+}
+
+/** The dressed inner faces of the box with their areas: backdrop width x height, each wall depth x height. */
+export function facesOf({ envelope: { box } }: Project): Face[] {
+  if (!box) return [];
+  const wall = box.depthMm * box.heightMm;
+  return [
+    ...(box.backdrop ? [{ name: 'Backdrop', areaMm2: box.widthMm * box.heightMm }] : []),
+    ...(box.walls
+      ? [
+          { name: 'Left wall', areaMm2: wall },
+          { name: 'Right wall', areaMm2: wall },
+        ]
+      : []),
+  ];
+}
+
+/** Less than this is not worth telling, mm. */
+const SLACK_MM = 0.05;
+
+/** The ground as a part: its outline from the board to its highest place, and the frame round it. */
+function groundPart(project: Project, outline: Ring, highestMm: number): Part {
+  const { frame } = project.base;
+  const out = frame ? Math.max(0, frame.widthMm - frame.lapMm) : 0;
+  const { widthMm, depthMm } = baseSize(project.base);
+  const ring: Ring = out
+    ? [
+        [-out, -out],
+        [widthMm + out, -out],
+        [widthMm + out, depthMm + out],
+        [-out, depthMm + out],
+      ]
+    : outline;
+  return { kind: 'outline', ring, bottomMm: -project.base.board.thicknessMm, topMm: highestMm };
+}
+
+/** What leaves the box or the circle that a turntable leaves clear, with margins; the worst first. */
+export function breachesOf(project: Project, bodies: readonly Body[], outline: Ring, highestMm: number): Breach[] {
+  const room = roomOf(project);
+  const { swingMm } = project.envelope;
+  const { widthMm, depthMm } = baseSize(project.base);
+  const pivot: Point = [widthMm / 2, depthMm / 2];
+  const ground = { id: null, name: 'The base', marginMm: 0, parts: [groundPart(project, outline, highestMm)] };
+  const breaches: Breach[] = [];
+  for (const body of [ground, ...bodies]) {
+    const over: Partial<Record<Breach['side'], number>> = {};
+    const boxes = body.parts.map(boxOf);
+    const most = (side: Breach['side'], byMm: number) => {
+      if (byMm > SLACK_MM) over[side] = Math.max(over[side] ?? 0, byMm);
+    };
+    body.parts.forEach((part, k) => {
+      const [x0, y0, x1, y1] = boxes[k];
+      if (room) {
+        most('top', part.topMm + body.marginMm - room.topMm);
+        most('left', room.x0 - (x0 - body.marginMm));
+        most('right', x1 + body.marginMm - room.x1);
+        most('front', room.y0 - (y0 - body.marginMm));
+        most('back', y1 + body.marginMm - room.y1);
+      }
+      if (swingMm !== null) most('swing', farthestFrom(part, pivot) + body.marginMm - swingMm / 2);
+    });
+    const [x0, y0, x1, y1] = boxes[0];
+    for (const [side, byMm] of Object.entries(over) as [Breach['side'], number][])
+      breaches.push({ id: body.id, name: body.name, side, byMm, at: [(x0 + x1) / 2, (y0 + y1) / 2] });
+  }
+  return breaches.sort((a, b) => b.byMm - a.byMm);
+}

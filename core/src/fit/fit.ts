@@ -1,0 +1,31 @@
+import type { Ground, SpanRead } from '../ground/index.ts';
+import type { LaidRead } from '../layers/index.ts';
+import type { Project } from '../project/index.ts';
+import { bodiesOf, type StoodThing, standThings } from './bodies.ts';
+import { type Breach, breachesOf, type Face, facesOf, type Room, roomOf } from './envelope.ts';
+import { type Meeting, meetingsOf } from './meetings.ts';
+
+/** Whether everything has room: what stands where, what leaves the envelope, what is too near to what. */
+export interface Fit {
+  things: StoodThing[];
+  room: Room | null;
+  faces: Face[];
+  breaches: Breach[];
+  meetings: Meeting[];
+  /** The highest place of all over the underside of the baseboard, mm. */
+  tallestMm: number;
+}
+
+export function fitOf(project: Project, ground: Ground, laid: readonly LaidRead[], spans: readonly SpanRead[]): Fit {
+  const things = standThings(project.things, ground);
+  const bodies = bodiesOf(project, things, laid, spans);
+  const tops = bodies.flatMap(({ parts }) => parts.map(({ topMm }) => topMm));
+  return {
+    things,
+    room: roomOf(project),
+    faces: facesOf(project),
+    breaches: breachesOf(project, bodies, ground.outline, ground.highestMm),
+    meetings: meetingsOf(bodies),
+    tallestMm: Math.max(ground.highestMm, ...tops) + project.base.board.thicknessMm,
+  };
+}

@@ -1,0 +1,6 @@
+export type { StoodThing } from './bodies.ts';
+export { type Breach, type Face, type Room, sides } from './envelope.ts';
+export { type Fit, fitOf } from './fit.ts';
+export { type LimitRead, limitsRead } from './limits.ts';
+export { type Mass, massOf } from './mass.ts';
+export type { Meeting } from './meetings.ts';

@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { plan } from '../plan.ts';
+import { drawItem, type Limits, type Project, startProject } from '../project/index.ts';
+
+function moor(limits: Partial<Limits>): Project {
+  const start = startProject('limits', '2027-03-01');
+  const shore = [
+    [60, 60],
+    [140, 60],
+    [140, 120],
+  ] as const;
+  const pond = drawItem(drawItem(start, 'spot', [[100, 100]], 25).project, 'basin', shore, 20).project;
+  return { ...pond, limits: { ...start.limits, ...limits } };
+}
+const kept = (limits: Partial<Limits>, change: (p: Project) => Project = (p) => p) =>
+  plan(change(moor(limits))).report.limits.map(({ id, kept: is }) => [id, is]);
+const rule = (check: Limits['rules'][number]['check']): Partial<Limits> => ({
+  rules: [{ id: 'r', text: 'a rule', check }],
+});
+
+describe('limits', () => {
+  it('a date before the likely end is broken and told, one after it is kept', () => {
+    const { finish } = plan(moor({})).report;
+    const day = finish?.likely.slice(0, 10) as string;
+    expect(kept({ dueDate: day })).toEqual([['due', true]]);
+    expect(kept({ dueDate: '2027-03-01' })).toEqual([['due', false]]);
+    const { findings } = plan(moor({ dueDate: '2027-03-01' })).report;
+    expect(findings.find(({ code }) => code === 'limit-due')?.message).toContain(day);
+  });
+
+  it('weight is board, foam, paste and laid-in things', () => {
+    const { mass } = plan(moor({})).report;
+    // Fibreboard 297 x 210 x 6 mm at 750 kg/m3.
+    expect(mass.boardG.likely).toBeCloseTo((297 * 210 * 6 * 750) / 1e6, 6);
+    for (const bound of ['low', 'likely', 'high'] as const)
+      expect(mass.totalG[bound]).toBeCloseTo(
+        mass.boardG[bound] + mass.foamG[bound] + mass.pasteG[bound] + mass.laidG[bound],
+        9,
+      );
+    expect(kept({ weightG: mass.totalG.likely + 1 })).toEqual([['weight', true]]);
+    expect(kept({ weightG: mass.totalG.likely - 1 })).toEqual([['weight', false]]);
+  });
+
+  it('cost waits for prices', () => {
+    expect(kept({ cost: 10 })).toEqual([['cost', null]]);
+    const priced = (price: number) => (p: Project) => ({
+      ...p,
+      sheets: p.sheets.map((sheet) => ({ ...sheet, price })),
+    });
+    expect(kept({ cost: 10 }, priced(1))).toEqual([['cost', true]]);
+    expect(kept({ cost: 10 }, priced(11))).toEqual([['cost', false]]);
+  });
+
+  it('bench hours', () => {
+    expect(kept({ benchHours: 500 })).toEqual([['hours', true]]);
+    expect(kept({ benchHours: 0.5 })).toEqual([['hours', false]]);
+  });
+});
+
+describe('rules', () => {
+  it('a footprint may lie either way round, and the frame counts', () => {
+    const fits = rule({ kind: 'footprint', widthMm: 215, depthMm: 300 });
+    expect(kept(fits)).toEqual([['r', true]]);
+    const frame = { widthMm: 10, heightMm: 10, lapMm: 5 };
+    expect(kept(fits, (p) => ({ ...p, base: { ...p.base, frame } }))).toEqual([['r', false]]);
+  });
+
+  it('height counts from under the board to the highest thing', () => {
+    const tree = (p: Project) => drawItem(p, 'tree', [[20, 20]], 25, { heightMm: 60 }).project;
+    const most = plan(tree(moor({}))).report.fit.tallestMm;
+    expect(kept(rule({ kind: 'height', mostMm: most }), tree)).toEqual([['r', true]]);
+    expect(kept(rule({ kind: 'height', mostMm: most - 1 }), tree)).toEqual([['r', false]]);
+  });
+
+  it('what must be there is counted', () => {
+    expect(kept(rule({ kind: 'present', what: 'water', least: 1 }))).toEqual([['r', true]]);
+    expect(kept(rule({ kind: 'present', what: 'tree', least: 1 }))).toEqual([['r', false]]);
+  });
+
+  it('what only people can judge stays open until it is ticked', () => {
+    expect(kept(rule({ kind: 'by hand', done: false }))).toEqual([['r', null]]);
+    expect(kept(rule({ kind: 'by hand', done: true }))).toEqual([['r', true]]);
+  });
+});

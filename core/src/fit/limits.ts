@@ -1,0 +1,108 @@
+import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
+import type { Mass } from './mass.ts';
+
+/** What the plan has come to, as limits need it. */
+export interface Reached {
+  /** Likely end of the work, `2027-03-15T...`; null when it never ends. */
+  finish: string | null;
+  handsOnMin: number;
+  mass: Mass;
+  /** Of the sheets used, where they are priced; null when none is. */
+  cost: number | null;
+  /** Highest place of all over the underside of the board, mm. */
+  tallestMm: number;
+}
+
+/** One limit or rule, and whether it is kept. */
+export interface LimitRead {
+  id: string;
+  text: string;
+  /** Null: to be judged by the builder. */
+  kept: boolean | null;
+  /** By how much, in words. */
+  why: string;
+}
+
+const mm = (value: number) => `${value.toFixed(value % 1 ? 1 : 0)} mm`;
+const dayOf = (moment: string) => moment.slice(0, 10);
+
+const has: Readonly<Record<Presence, (project: Project) => number>> = {
+  water: ({ landforms }) =>
+    landforms.filter(
+      (form) => form.kind === 'basin' || form.kind === 'channel' || (form.kind === 'pit' && form.waterMm !== null),
+    ).length,
+  road: ({ landforms }) => landforms.filter(({ kind }) => kind === 'way').length,
+  cliff: ({ landforms, marks }) =>
+    landforms.filter(({ kind }) => kind === 'cliff').length + marks.filter(({ kind }) => kind === 'break').length,
+  rock: ({ laid }) => laid.filter(({ kind }) => kind === 'rock' || kind === 'slate' || kind === 'cast').length,
+  building: ({ laid }) => laid.filter(({ kind }) => kind === 'building').length,
+  tree: ({ things }) => things.filter(({ kind }) => kind === 'tree').length,
+  figure: ({ things }) => things.filter(({ kind }) => kind === 'figure').length,
+  span: ({ landforms }) => landforms.filter(({ kind }) => kind === 'span').length,
+};
+
+function ruleRead(project: Project, reached: Reached, { id, text, check }: LimitRule): LimitRead {
+  const read = (kept: boolean | null, why: string): LimitRead => ({ id, text, kept, why });
+  switch (check.kind) {
+    case 'by hand':
+      return read(check.done ? true : null, check.done ? 'ticked by hand' : 'for you to judge');
+    case 'footprint': {
+      const { widthMm: w, depthMm: d } = baseSize(project.base);
+      const frame = project.base.frame;
+      const out = frame ? 2 * Math.max(0, frame.widthMm - frame.lapMm) : 0;
+      const [long, short] = [Math.max(w, d) + out, Math.min(w, d) + out];
+      const [most, least] = [Math.max(check.widthMm, check.depthMm), Math.min(check.widthMm, check.depthMm)];
+      return read(long <= most + 1e-6 && short <= least + 1e-6, `${mm(w + out)} by ${mm(d + out)}`);
+    }
+    case 'height':
+      return read(reached.tallestMm <= check.mostMm + 1e-6, `${mm(reached.tallestMm)} tall with the board`);
+    case 'present': {
+      const count = has[check.what](project);
+      return read(count >= check.least, `${count} of ${check.least}`);
+    }
+    case 'finished by':
+      return dueRead(reached.finish, check.date, read);
+  }
+}
+
+function dueRead(
+  finish: string | null,
+  due: string,
+  read: (kept: boolean | null, why: string) => LimitRead,
+): LimitRead {
+  if (finish === null) return read(false, 'the work has no end yet');
+  return read(dayOf(finish) <= due, `likely ready ${dayOf(finish)}`);
+}
+
+/** Every limit and rule of the brief against what the plan comes to. */
+export function limitsRead(project: Project, reached: Reached): LimitRead[] {
+  const { dueDate, weightG, cost, benchHours, rules } = project.limits;
+  const reads: LimitRead[] = [];
+  const limit = (id: string, text: string) => (kept: boolean | null, why: string) => {
+    const read = { id, text, kept, why };
+    reads.push(read);
+    return read;
+  };
+  if (dueDate !== null) dueRead(reached.finish, dueDate, limit('due', `Finished by ${dueDate}`));
+  if (weightG !== null) {
+    const { low, likely, high } = reached.mass.totalG;
+    const g = (value: number) => `${value.toFixed(0)} g`;
+    limit('weight', `No heavier than ${g(weightG)}`)(
+      likely <= weightG,
+      `about ${g(likely)} (${g(low)} to ${g(high)}), paint and cover not counted`,
+    );
+  }
+  if (cost !== null)
+    limit('cost', `No dearer than ${cost} ${project.currency}`)(
+      reached.cost === null ? null : reached.cost <= cost,
+      reached.cost === null
+        ? 'no sheet has a price yet'
+        : `${reached.cost.toFixed(2)} ${project.currency} for sheets; the rest has no prices yet`,
+    );
+  if (benchHours !== null)
+    limit('hours', `No more than ${benchHours} h at the bench`)(
+      reached.handsOnMin <= 60 * benchHours,
+      `about ${(reached.handsOnMin / 60).toFixed(1)} h`,
+    );
+  return [...reads, ...rules.map((rule) => ruleRead(project, reached, rule))];
+}

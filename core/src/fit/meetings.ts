@@ -1,0 +1,76 @@
+import { boundsOf, clipRings, insideRing, type Point, type Ring } from '../geometry/index.ts';
+import { type Body, boxOf, type Part } from './bodies.ts';
+
+/** Two bodies nearer to each other than their margins allow. */
+export interface Meeting {
+  aId: string;
+  aName: string;
+  bId: string;
+  bName: string;
+  /** Room between them; negative where they run into one another by so much on the plan. */
+  gapMm: number;
+  wantedMm: number;
+  at: [number, number];
+}
+
+const toSegment = (p: Point, a: Point, b: Point): number => {
+  const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+  const square = dx * dx + dy * dy;
+  const t = square ? Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / square)) : 0;
+  return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy);
+};
+
+/** Distance of a point from an outline, negative inside. */
+function toRing(p: Point, ring: Ring): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let k = 0; k < ring.length; k++) least = Math.min(least, toSegment(p, ring[k], ring[(k + 1) % ring.length]));
+  return insideRing(ring, p[0], p[1]) ? -least : least;
+}
+
+/** Room between two parts on the plan, mm; negative where they overlap (for two outlines: the narrow side of what they share). */
+function gapBetween(a: Part, b: Part): number {
+  if (a.kind === 'round' && b.kind === 'round')
+    return Math.hypot(a.at[0] - b.at[0], a.at[1] - b.at[1]) - a.radiusMm - b.radiusMm;
+  if (a.kind === 'round' && b.kind === 'outline') return toRing(a.at, b.ring) - a.radiusMm;
+  if (a.kind === 'outline' && b.kind === 'round') return gapBetween(b, a);
+  if (a.kind !== 'outline' || b.kind !== 'outline') return Number.POSITIVE_INFINITY;
+  const shared = clipRings([a.ring], b.ring).flat();
+  if (shared.length) {
+    const [x0, y0, x1, y1] = boundsOf(shared);
+    return -Math.min(x1 - x0, y1 - y0);
+  }
+  return Math.max(0, Math.min(...a.ring.map((p) => toRing(p, b.ring)), ...b.ring.map((p) => toRing(p, a.ring))));
+}
+
+const middle = (part: Part): Point => {
+  const [x0, y0, x1, y1] = boxOf(part);
+  return [(x0 + x1) / 2, (y0 + y1) / 2];
+};
+
+const within = (a: Part, b: Part, mm: number) => {
+  const [ax0, ay0, ax1, ay1] = boxOf(a);
+  const [bx0, by0, bx1, by1] = boxOf(b);
+  const beside = ax0 - mm > bx1 || bx0 - mm > ax1 || ay0 - mm > by1 || by0 - mm > ay1;
+  return !beside && a.bottomMm < b.topMm + mm && b.bottomMm < a.topMm + mm;
+};
+
+/** Every two bodies between which less room is left than the larger of their margins, at a height where both are. The tightest first. */
+export function meetingsOf(bodies: readonly Body[]): Meeting[] {
+  const meetings: Meeting[] = [];
+  bodies.forEach((a, i) => {
+    for (const b of bodies.slice(i + 1)) {
+      const wantedMm = Math.max(a.marginMm, b.marginMm);
+      let tightest: { gapMm: number; at: [number, number] } | null = null;
+      for (const p of a.parts)
+        for (const q of b.parts) {
+          if (!within(p, q, wantedMm)) continue;
+          const gapMm = gapBetween(p, q);
+          if (gapMm >= wantedMm - 1e-9 || (tightest && tightest.gapMm <= gapMm)) continue;
+          const [[px, py], [qx, qy]] = [middle(p), middle(q)];
+          tightest = { gapMm, at: [(px + qx) / 2, (py + qy) / 2] };
+        }
+      if (tightest) meetings.push({ aId: a.id, aName: a.name, bId: b.id, bName: b.name, wantedMm, ...tightest });
+    }
+  });
+  return meetings.sort((a, b) => a.gapMm - a.wantedMm - (b.gapMm - b.wantedMm));
+}

@@ -1,0 +1,63 @@
+import { baseSize } from '@hosket/core';
+import { useProject } from '../store/projectStore.ts';
+import { usePlan } from '../worker/planStore.ts';
+import { useFrame } from './planFrame.ts';
+
+/** On the plan: the box and the turntable's circle, the line where the distance begins, and rings round what does not fit. */
+export function PlanRoom() {
+  const { base, envelope, distance } = useProject();
+  const fit = usePlan((state) => state.report?.fit ?? null);
+  const { place, scale } = useFrame();
+  const { widthMm, depthMm } = baseSize(base);
+  const [cx, cy] = place([widthMm / 2, depthMm / 2]);
+  return (
+    <g pointerEvents="none" fill="none">
+      {fit?.room && (
+        <rect
+          x={place([fit.room.x0, fit.room.y1])[0]}
+          y={place([fit.room.x0, fit.room.y1])[1]}
+          width={(fit.room.x1 - fit.room.x0) * scale}
+          height={(fit.room.y1 - fit.room.y0) * scale}
+          stroke="var(--clay)"
+          strokeWidth={1.4}
+          strokeDasharray="7 4"
+        />
+      )}
+      {envelope.swingMm !== null && (
+        <circle
+          cx={cx}
+          cy={cy}
+          r={(envelope.swingMm / 2) * scale}
+          stroke="var(--clay)"
+          strokeWidth={1.4}
+          strokeDasharray="2 4"
+        />
+      )}
+      {distance && (
+        <path
+          d={`M${place(distance.from).join(' ')}L${place(distance.to).join(' ')}`}
+          stroke="#22272b"
+          strokeWidth={1.2}
+          strokeDasharray="14 4 2 4"
+        />
+      )}
+      {fit?.breaches
+        .filter(({ id }) => id !== null)
+        .map(({ id, side, at }) => {
+          const [x, y] = place(at);
+          return <circle key={`${id} ${side}`} cx={x} cy={y} r={12} stroke="#7a2e52" strokeWidth={2.4} />;
+        })}
+      {fit?.meetings.map(({ aId, bId, at }) => {
+        const [x, y] = place(at);
+        return (
+          <path
+            key={`${aId} ${bId}`}
+            d={`M${x - 6} ${y - 6}L${x + 6} ${y + 6}M${x - 6} ${y + 6}L${x + 6} ${y - 6}`}
+            stroke="#7a2e52"
+            strokeWidth={2.6}
+          />
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,125 @@
+import { familiarSizes, formatScale, sayReal } from '@hosket/core';
+import { useProject } from '../../store/projectStore.ts';
+import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { usePlan } from '../../worker/planStore.ts';
+import { LimitsRead } from './LimitsRead.tsx';
+
+/** What the brief allows: the limits and how they are kept, the foam in the shed, the frame, the weight, sizes at the scale. */
+export function Allows() {
+  const project = useProject();
+  const report = usePlan((state) => state.report);
+  const say = useSay();
+  const area = project.sheets.reduce((sum, sheet) => sum + sheet.count * sheet.widthMm * sheet.depthMm, 0);
+  const highest = project.sheets.reduce((sum, sheet) => sum + sheet.count * (sheet.measuredMm ?? sheet.nominalMm), 0);
+  const cost = project.sheets.reduce((sum, sheet) => sum + sheet.count * (sheet.price ?? 0), 0);
+  return (
+    <>
+      <Line name="Base">
+        <span className="figure">{report ? say.area(report.ground.planMm2) : '…'}</span>
+      </Line>
+      <Line name="Foam in the shed">
+        <span className="figure">{say.area(area)}</span>
+      </Line>
+      <Line name="All sheets stacked">
+        <span className="figure">{say.mm(highest)}</span>
+      </Line>
+      {cost > 0 && (
+        <Line name="Worth, as priced">
+          <span className="figure">
+            {cost.toFixed(2)} {project.currency}
+          </span>
+        </Line>
+      )}
+      <Made />
+      <LimitsRead />
+      <Sizes />
+    </>
+  );
+}
+
+/** What the base comes to: its weight, the strips of its frame, the faces of its box. */
+function Made() {
+  const report = usePlan((state) => state.report);
+  const say = useSay();
+  if (!report) return null;
+  const { mass, frame, fit } = report;
+  const { low, likely, high } = mass.totalG;
+  return (
+    <>
+      <Line name="Dry, about" remark={`${say.mass(low)} to ${say.mass(high)}; paint, cover and things not counted`}>
+        <Figure text={say.mass(likely)} />
+      </Line>
+      <Line name="Tallest, board included">
+        <Figure text={say.mm(fit.tallestMm)} />
+      </Line>
+      {fit.faces.map(({ name, areaMm2 }) => (
+        <Line key={name} name={name}>
+          <Figure text={say.area(areaMm2)} />
+        </Line>
+      ))}
+      {frame && (
+        <Line name="Frame to buy, before waste">
+          <Figure text={say.mm(frame.lengthMm)} />
+        </Line>
+      )}
+      {frame && frame.bentMm > 0 && (
+        <p className="py-1 text-xs text-muted">One strip bent round, measured along its middle.</p>
+      )}
+      {frame && frame.pieces.length > 0 && frame.pieces.length <= 24 && (
+        <table className="mt-1 w-full text-sm [&_td]:whitespace-nowrap [&_td]:pl-2" aria-label="Strips of the frame">
+          <thead>
+            <tr className="text-left text-xs text-muted">
+              <th className="font-normal">Strip</th>
+              <th className="text-right font-normal">long edge</th>
+              <th className="text-right font-normal">short edge</th>
+              <th className="text-right font-normal">saw at</th>
+            </tr>
+          </thead>
+          <tbody>
+            {frame.pieces.map((piece, k) => (
+              <tr key={k}>
+                <td>{k + 1}</td>
+                <td className="figure text-right">{say.mm(Math.max(piece.outerMm, piece.innerMm))}</td>
+                <td className="figure text-right">{say.mm(Math.min(piece.outerMm, piece.innerMm))}</td>
+                <td className="figure text-right">{sawText(piece.startDegrees, piece.endDegrees)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+const degrees = (angle: number) => `${Number(angle.toFixed(1))}°`;
+const sawText = (start: number, end: number) =>
+  Math.abs(start - end) < 0.05 ? degrees(start) : `${degrees(start)}, ${degrees(end)}`;
+
+/** Familiar things at the scale, and at the scale of the distance. */
+function Sizes() {
+  const { scale, distance } = useProject();
+  const say = useSay();
+  if (!scale) return null;
+  return (
+    <table className="mt-3 w-full text-sm [&_td+td]:whitespace-nowrap [&_td+td]:pl-2" aria-label="Sizes at the scale">
+      <thead>
+        <tr className="text-left text-xs text-muted">
+          <th className="font-normal">Real</th>
+          <th className="text-right font-normal">at {formatScale(scale)}</th>
+          {distance && <th className="text-right font-normal">far, {formatScale(distance.scale)}</th>}
+        </tr>
+      </thead>
+      <tbody>
+        {familiarSizes.map(({ name, realMm }) => (
+          <tr key={name} className="border-b border-line">
+            <td>
+              {name} <span className="text-xs text-muted">{sayReal(realMm)}</span>
+            </td>
+            <td className="figure text-right">{say.mm(realMm / scale)}</td>
+            {distance && <td className="figure text-right">{say.mm(realMm / distance.scale)}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,199 @@
+import {
+  type BaseShape,
+  baseKinds,
+  basePresets,
+  baseSize,
+  changeShape,
+  freeOutline,
+  isClosed,
+  itemsOf,
+  nameOf,
+  type Project,
+  runOf,
+  shapeOfKind,
+} from '@hosket/core';
+import { useState } from 'react';
+import { edit } from '../../store/projectStore.ts';
+import { ChoiceField, MeasureField, NumberField, TickField } from '../../ui/Field.tsx';
+
+const kindWords: Record<BaseShape['kind'], string> = {
+  rectangle: 'rectangle',
+  round: 'round',
+  oval: 'oval',
+  polygon: 'regular polygon',
+  outline: 'free outline',
+};
+const changeBase = (shape: BaseShape) => edit((p) => changeShape(p, shape));
+
+/** The outline of the base, and a frame round it. */
+export function BaseFields({ project }: { project: Project }) {
+  const { shape } = project.base;
+  return (
+    <fieldset className="grid grid-cols-2 content-start gap-3">
+      <legend className="mb-1 font-head text-base font-semibold">Base</legend>
+      <ChoiceField
+        label="Shape"
+        value={shape.kind}
+        options={baseKinds.map((kind) => ({ value: kind, text: kindWords[kind] }))}
+        onValue={(kind) => changeBase(shapeOfKind(project.base, kind))}
+      />
+      {(shape.kind === 'rectangle' || shape.kind === 'oval') && <Sides shape={shape} />}
+      {shape.kind === 'round' && (
+        <MeasureField
+          label="Across"
+          value={shape.diameterMm}
+          least={20}
+          most={3000}
+          onValue={(diameterMm) => changeBase({ ...shape, diameterMm })}
+        />
+      )}
+      {shape.kind === 'polygon' && (
+        <>
+          <NumberField
+            label="Sides"
+            whole
+            value={shape.sides}
+            least={3}
+            most={24}
+            onValue={(sides) => changeBase({ ...shape, sides })}
+          />
+          <MeasureField
+            label="Length of a side"
+            value={shape.sideMm}
+            least={10}
+            most={1500}
+            onValue={(sideMm) => changeBase({ ...shape, sideMm })}
+          />
+        </>
+      )}
+      {shape.kind === 'outline' && <FreeOutline project={project} shape={shape} />}
+      <p className="col-span-2 text-xs text-muted">Marks stay where they are when the size changes.</p>
+      <Frame project={project} />
+    </fieldset>
+  );
+}
+
+function Sides({ shape }: { shape: Extract<BaseShape, { widthMm: number }> }) {
+  const preset = basePresets.find(({ widthMm, depthMm }) => widthMm === shape.widthMm && depthMm === shape.depthMm);
+  return (
+    <>
+      <ChoiceField
+        label="Usual size"
+        value={preset?.name ?? ''}
+        options={[{ value: '', text: 'own size' }, ...basePresets.map(({ name }) => ({ value: name, text: name }))]}
+        onValue={(name) => {
+          const size = basePresets.find((candidate) => candidate.name === name);
+          if (size) changeBase({ ...shape, widthMm: size.widthMm, depthMm: size.depthMm });
+        }}
+      />
+      <MeasureField
+        label="Width"
+        value={shape.widthMm}
+        least={20}
+        most={3000}
+        onValue={(widthMm) => changeBase({ ...shape, widthMm })}
+      />
+      <MeasureField
+        label="Depth"
+        value={shape.depthMm}
+        least={20}
+        most={3000}
+        onValue={(depthMm) => changeBase({ ...shape, depthMm })}
+      />
+    </>
+  );
+}
+
+/** A free outline is taken from a closed line drawn on the plan. */
+function FreeOutline({ project, shape }: { project: Project; shape: Extract<BaseShape, { kind: 'outline' }> }) {
+  const [why, setWhy] = useState('');
+  const closed = itemsOf(project).filter(isClosed);
+  const { widthMm, depthMm } = baseSize(project.base);
+  return (
+    <>
+      <ChoiceField
+        label="Take the outline of"
+        value=""
+        options={[
+          { value: '', text: closed.length ? 'choose a closed line' : 'draw a closed line first' },
+          ...closed.map((item) => ({ value: item.id, text: nameOf(item) })),
+        ]}
+        onValue={(id) => {
+          const item = closed.find((candidate) => candidate.id === id);
+          const taken = item && freeOutline(runOf(item));
+          if (!item) return;
+          if (!taken)
+            return setWhy(
+              `${nameOf(item)} cannot be a base: its line crosses itself, or is smaller than 20 mm. Draw it anew.`,
+            );
+          setWhy('');
+          edit((p) => changeShape(shiftAll(p, taken.shift), taken.shape));
+        }}
+      />
+      <p className="col-span-2 text-xs text-muted">
+        {shape.points.length} points, {Math.round(widthMm)} by {Math.round(depthMm)} mm. Everything drawn moves with the
+        outline to the corner of its box.
+      </p>
+      {why && (
+        <p role="alert" className="col-span-2 text-sm text-plum">
+          {why}
+        </p>
+      )}
+    </>
+  );
+}
+
+/** Everything drawn, and the section lines, moved. */
+function shiftAll(project: Project, [dx, dy]: [number, number]): Project {
+  const move = <T extends { points: [number, number][] }>(item: T): T => ({
+    ...item,
+    points: item.points.map(([x, y]) => [x + dx, y + dy]),
+  });
+  return {
+    ...project,
+    marks: project.marks.map(move),
+    landforms: project.landforms.map(move),
+    laid: project.laid.map(move),
+    things: project.things.map(move),
+  };
+}
+
+function Frame({ project }: { project: Project }) {
+  const { frame } = project.base;
+  const change = (next: Project['base']['frame']) => edit((p) => ({ ...p, base: { ...p.base, frame: next } }));
+  return (
+    <>
+      <div className="col-span-2">
+        <TickField
+          label="A frame round it"
+          value={frame !== null}
+          onValue={(there) => change(there ? { widthMm: 20, heightMm: 15, lapMm: 5 } : null)}
+        />
+      </div>
+      {frame && (
+        <div className="col-span-2 grid grid-cols-3 gap-3">
+          <MeasureField
+            label="Frame, from above"
+            value={frame.widthMm}
+            least={1}
+            most={200}
+            onValue={(widthMm) => change({ ...frame, widthMm })}
+          />
+          <MeasureField
+            label="Its height"
+            value={frame.heightMm}
+            least={1}
+            most={300}
+            onValue={(heightMm) => change({ ...frame, heightMm })}
+          />
+          <MeasureField
+            label="Lap over the base"
+            value={frame.lapMm}
+            most={100}
+            onValue={(lapMm) => change({ ...frame, lapMm })}
+          />
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,187 @@
+import { freeId, type LimitRule, type Limits, type Project, presences, type RuleCheck, ruleKinds } from '@hosket/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { edit } from '../../store/projectStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import {
+  ChoiceField,
+  MeasureField,
+  NumberField,
+  NumberOrNoneField,
+  ReadField,
+  TickField,
+  WordsField,
+} from '../../ui/Field.tsx';
+
+const change = (next: Partial<Limits>) => edit((p) => ({ ...p, limits: { ...p.limits, ...next } }));
+const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
+
+interface DayProps {
+  label: string;
+  value: string | null;
+  onValue: (day: string | null) => void;
+}
+
+function DayField({ label, value, onValue }: DayProps) {
+  return (
+    <ReadField<string | null>
+      label={label}
+      type="date"
+      text={value ?? ''}
+      read={(text) => {
+        if (!text.trim()) return { ok: true, value: null };
+        return isDay(text) ? { ok: true, value: text } : { ok: false, why: 'Write the date like 2027-03-15.' };
+      }}
+      onValue={onValue}
+    />
+  );
+}
+
+/** Until when, how heavy, how dear, how long; and the rules of a competition or a teacher. */
+export function LimitsFields({ project }: { project: Project }) {
+  const { dueDate, weightG, cost, benchHours, rules } = project.limits;
+  return (
+    <fieldset className="grid grid-cols-2 content-start gap-3">
+      <legend className="mb-1 font-head text-base font-semibold">Limits</legend>
+      <DayField label="Finished by" value={dueDate} onValue={(day) => change({ dueDate: day })} />
+      <NumberOrNoneField
+        label="Weight"
+        unit="g"
+        value={weightG}
+        least={1}
+        most={1e6}
+        onValue={(g) => change({ weightG: g })}
+      />
+      <NumberOrNoneField
+        label="Cost"
+        unit={project.currency}
+        value={cost}
+        least={0.01}
+        most={1e7}
+        onValue={(sum) => change({ cost: sum })}
+      />
+      <NumberOrNoneField
+        label="Hours at the bench"
+        unit="h"
+        value={benchHours}
+        least={0.1}
+        most={1e5}
+        onValue={(hours) => change({ benchHours: hours })}
+      />
+      <ul className="col-span-2 grid gap-2" aria-label="Rules">
+        {rules.map((rule) => (
+          <RuleFields key={rule.id} rule={rule} rules={rules} />
+        ))}
+      </ul>
+      <div className="col-span-2">
+        <Button
+          onClick={() =>
+            change({
+              rules: [
+                ...rules,
+                {
+                  id: freeId('rule', rules),
+                  text: `Rule ${rules.length + 1}`,
+                  check: { kind: 'by hand', done: false },
+                },
+              ],
+            })
+          }
+        >
+          <Plus size={14} aria-hidden /> Add a rule
+        </Button>
+      </div>
+    </fieldset>
+  );
+}
+
+const begin: Record<RuleCheck['kind'], RuleCheck> = {
+  'by hand': { kind: 'by hand', done: false },
+  footprint: { kind: 'footprint', widthMm: 300, depthMm: 200 },
+  height: { kind: 'height', mostMm: 200 },
+  present: { kind: 'present', what: 'water', least: 1 },
+  'finished by': { kind: 'finished by', date: '2027-06-30' },
+};
+
+const kindWords: Record<RuleCheck['kind'], string> = {
+  'by hand': 'ticked by hand',
+  footprint: 'largest footprint',
+  height: 'greatest height',
+  present: 'must be there',
+  'finished by': 'finished by',
+};
+
+function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRule[] }) {
+  const set = (next: Partial<LimitRule>) =>
+    change({ rules: rules.map((other) => (other.id === rule.id ? { ...other, ...next } : other)) });
+  const { check } = rule;
+  const name = rule.text || 'rule';
+  return (
+    <li className="grid grid-cols-[1fr_1fr_auto] items-end gap-2 border-l-[3px] border-line pl-2">
+      <WordsField label="Rule" value={rule.text} onValue={(text) => set({ text })} />
+      <ChoiceField
+        label={`How ${name} is ticked`}
+        value={check.kind}
+        options={ruleKinds.map((kind) => ({ value: kind, text: kindWords[kind] }))}
+        onValue={(kind) => set({ check: begin[kind] })}
+      />
+      <Button
+        tone="quiet"
+        aria-label={`Remove ${name}`}
+        onClick={() => change({ rules: rules.filter((other) => other.id !== rule.id) })}
+      >
+        <Trash2 size={15} aria-hidden />
+      </Button>
+      {check.kind === 'by hand' && (
+        <TickField label="Done" value={check.done} onValue={(done) => set({ check: { ...check, done } })} />
+      )}
+      {check.kind === 'footprint' && (
+        <>
+          <MeasureField
+            label="One side"
+            value={check.widthMm}
+            least={10}
+            most={5000}
+            onValue={(widthMm) => set({ check: { ...check, widthMm } })}
+          />
+          <MeasureField
+            label="Other side"
+            value={check.depthMm}
+            least={10}
+            most={5000}
+            onValue={(depthMm) => set({ check: { ...check, depthMm } })}
+          />
+        </>
+      )}
+      {check.kind === 'height' && (
+        <MeasureField
+          label="No taller than"
+          value={check.mostMm}
+          least={10}
+          most={5000}
+          onValue={(mostMm) => set({ check: { ...check, mostMm } })}
+        />
+      )}
+      {check.kind === 'present' && (
+        <>
+          <ChoiceField
+            label="What"
+            value={check.what}
+            options={presences}
+            onValue={(what) => set({ check: { ...check, what } })}
+          />
+          <NumberField
+            label="At least"
+            whole
+            value={check.least}
+            least={1}
+            most={1000}
+            onValue={(least) => set({ check: { ...check, least } })}
+          />
+        </>
+      )}
+      {check.kind === 'finished by' && (
+        <DayField label="Day" value={check.date} onValue={(day) => day && set({ check: { ...check, date: day } })} />
+      )}
+    </li>
+  );
+}
