@@ -112,3 +112,26 @@ test('a closed line that is drawn becomes the base, and undo gives the old one b
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(size).toContainText('420 mm by 297 mm');
 });
+
+test('where a 32 mm figure will not stand is shaded, listed and told at the figure', async ({ app, page }) => {
+  await app.open();
+  await page.getByRole('radio', { name: 'standing' }).click();
+  await expect(page.getByRole('list', { name: 'Key of the standing' })).toContainText('slides');
+  const list = page.getByRole('region', { name: 'Where a figure stands' });
+  await expect(list.getByRole('button', { name: /on a 32 mm base/ })).toContainText('%');
+  await page.getByRole('radio', { name: 'wet' }).click();
+  await expect(page.getByRole('list', { name: 'Key of the wet' })).toContainText('water gathers');
+  // On the face below the third bench.
+  await page.getByRole('toolbar', { name: 'Standing' }).getByRole('button', { name: 'Figure' }).click();
+  await page.mouse.click(...(await app.onPlan(120, 180, { widthMm: 420, depthMm: 297 })));
+  await app.write('Across its foot', '32');
+  await app.write('Name', 'Foreman');
+  await app.write('Point 1, across', '60');
+  await app.write('Point 1, away', '62');
+  await app.settled();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('list', { name: 'Findings' })).toContainText(
+    /Foreman on its 32\.0 mm base would (slide|rock)/,
+  );
+  await expect(list).toContainText('does not stand');
+});

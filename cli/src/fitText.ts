@@ -2,7 +2,7 @@ import { formatMeasure, type PlanReport, type UnitSystem } from '@hosket/core';
 import { rule, table } from './table.ts';
 
 /** What stands on the ground, the room there is, the weight, the frame, limits and rules: as the Brief shows them. */
-export function fitText({ fit, mass, frame, limits }: PlanReport, system: UnitSystem): string {
+export function fitText({ fit, judgements, mass, frame, limits }: PlanReport, system: UnitSystem): string {
   const mm = (value: number) => formatMeasure('length', value, system);
   const g = (value: number) => formatMeasure('mass', value, system);
   const parts: string[] = [rule('Room, weight and limits')];
@@ -27,6 +27,12 @@ export function fitText({ fit, mass, frame, limits }: PlanReport, system: UnitSy
         ]),
       );
   }
+  for (const { baseMm, percent } of judgements.standing)
+    parts.push(`  a figure on a ${baseMm} mm base stands on ${percent.toFixed(0)} % of it\n`);
+  for (const { name, tiltDegrees, stands } of judgements.figures)
+    parts.push(
+      `  ${name} ${stands ? 'stands' : 'does not stand'}${tiltDegrees === null ? ', over the edge' : `, tilted ${tiltDegrees.toFixed(0)} degrees`}\n`,
+    );
   for (const { text, kept, why } of limits)
     parts.push(`  [${kept === null ? '?' : kept ? 'x' : ' '}] ${text}: ${why}\n`);
   return parts.join('');

@@ -9,12 +9,13 @@ export {
   insideRing,
   isolines,
   lineLength,
+  nearestValue,
   offsetLine,
   type Point,
   pointAlong,
   type Ring,
 } from './geometry/index.ts';
-export { type Hold, holdsAlong, nearestOn } from './ground/index.ts';
+export { type Hold, holdsAlong, nearestOn, standingOf, wetnessOf } from './ground/index.ts';
 export { type SectionSample, sayWork, sectionAlong } from './layers/index.ts';
 export { createPlanner, type Plan, plan } from './plan.ts';
 export * from './project/index.ts';

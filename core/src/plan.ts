@@ -1,7 +1,7 @@
 import { findingsOf } from './checks/index.ts';
 import { type Days, daysOf } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
-import { fitOf, limitsRead, massOf } from './fit/index.ts';
+import { figureStands, fitOf, houseWays, limitsRead, massOf, type StandingShare, standingShares } from './fit/index.ts';
 import type { Point } from './geometry/index.ts';
 import {
   type Built,
@@ -50,6 +50,7 @@ interface Land {
   spans: SpanRead[];
   laid: LaidRead[];
   pools: Pool[];
+  standing: StandingShare[];
 }
 
 /**
@@ -61,6 +62,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
   let ground: Memory<Ground> | undefined;
   let target: Memory<Target> | undefined;
   let pools: Memory<Pool[]> | undefined;
+  let standing: Memory<StandingShare[]> | undefined;
   let layers: (Memory<LayerPlan[]> & { sheetsKey: string }) | undefined;
 
   function* run(project: Project, quick = false): Generator<undefined, Plan> {
@@ -78,6 +80,16 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     if (pools?.key !== groundKey) {
       left = quick && pools !== undefined;
       pools = left && pools ? { ...pools, key: '' } : { key: groundKey, value: poolsOf(land.grid, land.outline) };
+      yield;
+    }
+    const standingKey = JSON.stringify([groundKey, project.judging]);
+    if (standing?.key !== standingKey) {
+      const known = quick && standing ? standing.value : null;
+      left ||= known !== null;
+      standing = {
+        key: known ? '' : standingKey,
+        value: known ?? standingShares(land.grid, land.outline, project.judging),
+      };
       yield;
     }
     const sheetsKey = JSON.stringify([project.sheets, { ...project.stacking, school: '' }]);
@@ -103,6 +115,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       spans: readSpans(land.grid, project.landforms, land.built),
       laid: layIn(project.laid, land, wanted),
       pools: pools.value,
+      standing: standing.value,
     };
     return { report: reportOf(project, read, worked, chosen), ground: land, target: wanted, near: solved.near || left };
   }
@@ -124,13 +137,14 @@ export function plan(project: Project): Plan {
 }
 
 function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
-  const { ground, target, spans, laid, pools } = land;
+  const { ground, target, spans, laid, pools, standing } = land;
   const joints = jointWaits(project, chosen.plan);
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
   const skinMl = ground.volumeMl - target.volumeMl;
   const fit = fitOf(project, ground, laid, spans);
   const mass = massOf(project, surface.planMm2, skinMl, chosen.plan, laid);
+  const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {
     finish: chosen.days.finish?.likely ?? null,
     handsOnMin: chosen.days.handsOnMin,
@@ -170,6 +184,7 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
     }),
     laid,
     fit,
+    judgements,
     mass,
     limits,
     frame: frameOf(project.base),
@@ -192,6 +207,7 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
       joints,
       days: chosen.days,
       fit,
+      judgements,
       limits,
     }),
   };

@@ -171,6 +171,23 @@ const fitSchema = z.strictObject({
   tallestMm: z.number(),
 });
 
+const judgementsSchema = z.strictObject({
+  standing: z.array(z.strictObject({ baseMm: z.number(), percent: z.number() })),
+  figures: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      baseMm: z.number(),
+      tiltDegrees: z.number().nullable(),
+      unevenMm: z.number().nullable(),
+      stands: z.boolean(),
+    }),
+  ),
+  houses: z.array(
+    z.strictObject({ id: z.string(), name: z.string(), wayMm: z.number().nullable(), reached: z.boolean() }),
+  ),
+});
+
 const massSchema = z.strictObject({
   boardG: rangeSchema,
   foamG: rangeSchema,
@@ -245,6 +262,7 @@ export const planReportSchema = z.strictObject({
   spans: z.array(spanSchema),
   laid: z.array(laidSchema),
   fit: fitSchema,
+  judgements: judgementsSchema,
   mass: massSchema,
   limits: z.array(z.strictObject({ id: z.string(), text: z.string(), kept: z.boolean().nullable(), why: z.string() })),
   frame: frameSchema.nullable(),

@@ -1,6 +1,6 @@
 import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
-import type { Fit, LimitRead } from '../fit/index.ts';
+import type { FigureStand, Fit, HouseWay, LimitRead } from '../fit/index.ts';
 import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
@@ -33,6 +33,7 @@ export interface PlanView {
   joints: JointWait[];
   days: Days;
   fit: Fit;
+  judgements: { figures: readonly FigureStand[]; houses: readonly HouseWay[] };
   limits: readonly LimitRead[];
 }
 

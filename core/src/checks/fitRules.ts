@@ -76,3 +76,42 @@ export const brokenLimits: Rule = ({ limits }) =>
         remedy: 'Change the plan, or the limit in the brief.',
       }),
     );
+
+/** Figures that would slide, rock or reach over the edge. */
+export const slidingFigures: Rule = ({ project, judgements }) =>
+  judgements.figures
+    .filter(({ stands }) => !stands)
+    .map(({ id, name, baseMm, tiltDegrees, unevenMm }): Finding => {
+      const on = `${name} on its ${tenth(baseMm)} mm base`;
+      const { tiltDegrees: most } = project.judging;
+      return {
+        code: 'figure-does-not-stand',
+        severity: 'warn',
+        band: 'ground',
+        place: name,
+        message:
+          tiltDegrees === null
+            ? `${on} reaches over the edge.`
+            : tiltDegrees > most
+              ? `${on} would slide: it tilts ${tiltDegrees.toFixed(0)}°, at most ${most}° are wanted.`
+              : `${on} would rock: the ground lies up to ${tenth(unevenMm ?? 0)} mm off it.`,
+        remedy: 'Move it, or put a pad under it.',
+        itemId: id,
+      };
+    });
+
+/** Houses that no way leads to. */
+export const housesOffTheRoad: Rule = ({ judgements }) =>
+  judgements.houses
+    .filter(({ reached }) => !reached)
+    .map(
+      ({ id, name, wayMm }): Finding => ({
+        code: 'house-without-way',
+        severity: 'note',
+        band: 'ground',
+        place: name,
+        message: wayMm === null ? `No way leads to ${name}.` : `The nearest way ends ${tenth(wayMm)} mm from ${name}.`,
+        remedy: 'Draw a road or steps to its door, if it had one.',
+        itemId: id,
+      }),
+    );

@@ -1,6 +1,6 @@
 import { benchAir, noBenchHours, pasteTooDeep, pieceTooLarge, slowJoints, stackTooLow } from './buildRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
-import { besideTheBase, brokenLimits, outOfRoom, tooNear } from './fitRules.ts';
+import { besideTheBase, brokenLimits, housesOffTheRoad, outOfRoom, slidingFigures, tooNear } from './fitRules.ts';
 import { belowTheBoard, idleLandforms, lowSpans, rockingThings, steepWays, upsideDownCliffs } from './landformRules.ts';
 import {
   crossingLines,
@@ -35,6 +35,8 @@ const rules: readonly Rule[] = [
   outOfRoom,
   tooNear,
   brokenLimits,
+  slidingFigures,
+  housesOffTheRoad,
   stackTooLow,
   pieceTooLarge,
   pasteTooDeep,

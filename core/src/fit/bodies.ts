@@ -96,7 +96,7 @@ export function bodiesOf(
 }
 
 /** The box along a line from its first point to its last, `half` to each side: near enough for a deck. */
-function stripRing(line: Ring, half: number): Ring {
+export function stripRing(line: Ring, half: number): Ring {
   const [a, b] = [line[0], line[line.length - 1]];
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
   const [nx, ny] = [(-(b[1] - a[1]) / length) * half, ((b[0] - a[0]) / length) * half];

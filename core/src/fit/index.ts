@@ -1,6 +1,14 @@
 export type { StoodThing } from './bodies.ts';
 export { type Breach, type Face, type Room, sides } from './envelope.ts';
 export { type Fit, fitOf } from './fit.ts';
+export {
+  type FigureStand,
+  figureStands,
+  type HouseWay,
+  houseWays,
+  type StandingShare,
+  standingShares,
+} from './judgements.ts';
 export { type LimitRead, limitsRead } from './limits.ts';
 export { type Mass, massOf } from './mass.ts';
 export type { Meeting } from './meetings.ts';

@@ -29,6 +29,13 @@ export function sampleFormula(grid: Grid, z: (x: number, y: number) => number): 
   return withValues(grid, values);
 }
 
+/** The value of the node nearest to a point given from the lattice's origin, mm. */
+export function nearestValue({ columns, rows, cellMm, values }: Grid, x: number, y: number): number {
+  const i = Math.min(columns - 1, Math.max(0, Math.round(x / cellMm)));
+  const j = Math.min(rows - 1, Math.max(0, Math.round(y / cellMm)));
+  return values[j * columns + i];
+}
+
 /** Height at a point, bilinear between the four nodes round it; outside the lattice the nearest edge counts. */
 export function heightAt(grid: Grid, x: number, y: number): number {
   const { columns, rows, cellMm, originMm, values } = grid;

@@ -6,3 +6,5 @@ export * from './holds.ts';
 export * from './places.ts';
 export * from './pools.ts';
 export * from './shapeLines.ts';
+export { STANDS, standAt, standingOf, standingShare, verdict } from './standing.ts';
+export { wetnessOf } from './wetness.ts';

@@ -1,4 +1,5 @@
-import { type Grid, insideRing, type Point, type Ring } from '../geometry/index.ts';
+import type { Grid, Point, Ring } from '../geometry/index.ts';
+import { flood, thinnedTo } from './flood.ts';
 
 /** Low ground from which water cannot run off the base. */
 export interface Pool {
@@ -21,42 +22,9 @@ const LEAST_ML = 0.3;
  * Computers and Geosciences 62, from memory) less the ground. Water runs off over the edge of the base. Exact to the thinned lattice.
  */
 export function poolsOf(grid: Grid, outline: Ring): Pool[] {
-  const thin = thinned(grid);
-  const { columns, rows, cellMm, originMm, values: z } = thin;
-  const count = columns * rows;
-  const spill = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
-  const heap = new Heap(spill, count);
-  for (let n = 0; n < count; n++) {
-    const i = n % columns;
-    const j = Math.floor(n / columns);
-    const edge = i === 0 || j === 0 || i === columns - 1 || j === rows - 1;
-    const off = outline.length > 4 && !insideRing(outline, originMm[0] + i * cellMm, originMm[1] + j * cellMm);
-    if (!edge && !off) continue;
-    spill[n] = z[n];
-    heap.push(n);
-  }
-  for (let n = heap.pop(); n >= 0; n = heap.pop()) {
-    const i = n % columns;
-    for (let dj = -1; dj <= 1; dj++)
-      for (let di = -1; di <= 1; di++) {
-        const m = n + dj * columns + di;
-        if (m < 0 || m >= count || i + di < 0 || i + di >= columns || spill[m] !== Number.POSITIVE_INFINITY) continue;
-        spill[m] = Math.max(z[m], spill[n]);
-        heap.push(m);
-      }
-  }
+  const thin = thinnedTo(MOST_NODES, grid);
+  const { spill } = flood(thin, outline);
   return gather(thin, spill);
-}
-
-function thinned(grid: Grid): Grid {
-  const stride = Math.max(1, Math.ceil(Math.sqrt((grid.columns * grid.rows) / MOST_NODES)));
-  if (stride === 1) return grid;
-  const columns = Math.floor((grid.columns - 1) / stride) + 1;
-  const rows = Math.floor((grid.rows - 1) / stride) + 1;
-  const values = new Float64Array(columns * rows);
-  for (let j = 0; j < rows; j++)
-    for (let i = 0; i < columns; i++) values[j * columns + i] = grid.values[j * stride * grid.columns + i * stride];
-  return { columns, rows, cellMm: grid.cellMm * stride, originMm: grid.originMm, values };
 }
 
 /** Neighbouring flooded nodes of one spill height make one pool. */
@@ -101,45 +69,4 @@ function gather({ columns, rows, cellMm, originMm, values: z }: Grid, spill: Flo
     });
   }
   return pools.sort((a, b) => b.volumeMl - a.volumeMl);
-}
-
-/** Node numbers, the one of least key first. */
-class Heap {
-  private readonly nodes: Int32Array;
-  private size = 0;
-  private readonly keys: Float64Array;
-
-  constructor(keys: Float64Array, room: number) {
-    this.keys = keys;
-    this.nodes = new Int32Array(room + 1);
-  }
-
-  push(node: number): void {
-    const { nodes, keys } = this;
-    let at = ++this.size;
-    while (at > 1 && keys[nodes[at >> 1]] > keys[node]) {
-      nodes[at] = nodes[at >> 1];
-      at >>= 1;
-    }
-    nodes[at] = node;
-  }
-
-  /** The least, or -1 when none is left. */
-  pop(): number {
-    const { nodes, keys } = this;
-    if (this.size === 0) return -1;
-    const least = nodes[1];
-    const last = nodes[this.size--];
-    let at = 1;
-    for (;;) {
-      let child = 2 * at;
-      if (child > this.size) break;
-      if (child < this.size && keys[nodes[child + 1]] < keys[nodes[child]]) child++;
-      if (keys[nodes[child]] >= keys[last]) break;
-      nodes[at] = nodes[child];
-      at = child;
-    }
-    nodes[at] = last;
-    return least;
-  }
 }

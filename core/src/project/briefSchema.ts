@@ -33,6 +33,16 @@ export const distanceSchema = z.strictObject({
 });
 export type Distance = z.infer<typeof distanceSchema>;
 
+/** When a figure stands, and when a house counts as having a way to it. */
+export const judgingSchema = z.strictObject({
+  tiltDegrees: z.number().min(1).max(60),
+  /** How far the ground may lie over or under the plane of a figure's base. */
+  unevenMm: z.number().min(0.1).max(20),
+  /** A house is reached by a way no farther than this from its wall. */
+  wayMm: z.number().min(0).max(1000),
+});
+export type Judging = z.infer<typeof judgingSchema>;
+
 export const presences = ['water', 'road', 'cliff', 'rock', 'building', 'tree', 'figure', 'span'] as const;
 
 /** How a rule is ticked: by Hosket where it can, else by hand. */

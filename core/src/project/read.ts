@@ -28,6 +28,7 @@ const migrations: Migrations = {
     base: { ...(document.base as Fields), frame: null },
     envelope: { box: null, swingMm: null },
     limits: { dueDate: null, weightG: null, cost: null, benchHours: null, rules: [] },
+    judging: { tiltDegrees: 20, unevenMm: 1.5, wayMm: 30 },
     laid: listOf(document.laid).map((thing) => ({ ...thing, marginMm: 0 })),
     things: [],
   }),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { baseSchema } from './baseSchema.ts';
-import { distanceSchema, envelopeSchema, limitsSchema } from './briefSchema.ts';
+import { distanceSchema, envelopeSchema, judgingSchema, limitsSchema } from './briefSchema.ts';
 import { id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
@@ -103,6 +103,7 @@ export const projectSchema = z.strictObject({
   base: baseSchema,
   envelope: envelopeSchema,
   limits: limitsSchema,
+  judging: judgingSchema,
   air: airSchema,
   sheets: z.array(sheetSchema).max(40).refine(unique, 'Two sheets have the same id'),
   marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),

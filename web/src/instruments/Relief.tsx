@@ -1,5 +1,6 @@
-import type { Grid } from '@hosket/core';
-import { useEffect, useRef } from 'react';
+import { baseOutline, type Grid, standingOf, wetnessOf } from '@hosket/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { useProject } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
 import { reliefPixels } from './relief.ts';
 import { bandsOf } from './shading.ts';
@@ -14,6 +15,7 @@ interface Props {
 /** The shaded ground. Its picture is a little larger than the base where the lattice runs past the edge. */
 export function Relief({ grid, widthMm, depthMm, highestMm }: Props) {
   const shading = useView((view) => view.shading);
+  const read = useRead(grid);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current;
@@ -22,11 +24,11 @@ export function Relief({ grid, widthMm, depthMm, highestMm }: Props) {
     element.width = grid.columns;
     element.height = grid.rows;
     context.putImageData(
-      new ImageData(reliefPixels(grid, shading, bandsOf(shading, highestMm)), grid.columns, grid.rows),
+      new ImageData(reliefPixels(grid, shading, bandsOf(shading, highestMm), read), grid.columns, grid.rows),
       0,
       0,
     );
-  }, [grid, shading, highestMm]);
+  }, [grid, shading, highestMm, read]);
   const wide = ((grid.columns - 1) * grid.cellMm) / widthMm;
   const deep = ((grid.rows - 1) * grid.cellMm) / depthMm;
   return (
@@ -36,4 +38,15 @@ export function Relief({ grid, widthMm, depthMm, highestMm }: Props) {
       style={{ width: `${100 * wide}%`, height: `${100 * deep}%` }}
     />
   );
+}
+
+/** What is tinted besides slope and height: worked out from the ground only while it is looked at. */
+function useRead(grid: Grid): Grid | null {
+  const shading = useView((view) => view.shading);
+  const figureMm = useView((view) => view.figureMm);
+  const { base, judging } = useProject();
+  return useMemo(() => {
+    if (shading === 'wet') return wetnessOf(grid, baseOutline(base));
+    return shading === 'standing' ? standingOf(grid, baseOutline(base), figureMm, judging) : null;
+  }, [shading, grid, base, judging, figureMm]);
 }

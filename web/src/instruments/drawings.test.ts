@@ -185,6 +185,23 @@ it('relief: slopes that face the light are lighter than those that turn away, ro
 });
 
 describe('shading', () => {
+  it('what is read from a lattice of its own is tinted where it lies', () => {
+    const flat = { columns: 5, rows: 2, cellMm: 1, originMm: [0, 0] as const, values: new Float64Array(10).fill(10) };
+    const standing = {
+      columns: 3,
+      rows: 2,
+      cellMm: 2,
+      originMm: [0, 0] as const,
+      values: Float64Array.from([0, 2, 2, 0, 2, 2]),
+    };
+    const pixels = reliefPixels(flat, 'standing', bandsOf('standing', 10), standing);
+    const tint = (i: number) => [...pixels.slice(4 * i, 4 * i + 3)].join(' ');
+    expect(tint(0)).not.toBe(tint(4));
+    expect(tint(2)).toBe(tint(4));
+    expect(bandWords(bandsOf('standing', 10), 'standing', 'metric')).toHaveLength(4);
+    expect(bandWords(bandsOf('wet', 10), 'wet', 'metric')).toHaveLength(bandsOf('wet', 10).length);
+  });
+
   it('slope steps by what they mean at the bench, height in round steps, each in words', () => {
     expect(bandWords(bandsOf('slope', 91), 'slope', 'metric')).toEqual([
       '0–5°',

@@ -1,4 +1,4 @@
-import type { Grid } from '@hosket/core';
+import { type Grid, nearestValue } from '@hosket/core';
 import type { Band, Shading } from './shading.ts';
 
 /** Light from the far left, half way up the sky. */
@@ -8,9 +8,14 @@ const DEGREE = Math.PI / 180;
 
 /**
  * The relief as picture rows from the far edge to the near one, one pixel a node: light and shade over the tint of each node's band,
- * a little lighter the higher it stands.
+ * a little lighter the higher it stands. `read` holds what is tinted where that is neither slope nor height, on a lattice of its own.
  */
-export function reliefPixels(grid: Grid, shading: Shading, bands: readonly Band[]): Uint8ClampedArray<ArrayBuffer> {
+export function reliefPixels(
+  grid: Grid,
+  shading: Shading,
+  bands: readonly Band[],
+  read: Grid | null = null,
+): Uint8ClampedArray<ArrayBuffer> {
   const { columns, rows, cellMm, values: z } = grid;
   let highest = 1;
   for (let n = 0; n < z.length; n++) if (z[n] > highest) highest = z[n];
@@ -32,7 +37,11 @@ export function reliefPixels(grid: Grid, shading: Shading, bands: readonly Band[
       const height = z[j * columns + i] / highest;
       const tone = 1 - depth * (0.6 - 0.62 * lit - 0.16 * (height - 0.5));
       const p = 4 * ((rows - 1 - j) * columns + i);
-      const measure = shading === 'slope' ? Math.atan(Math.hypot(slopeX, slopeY)) / DEGREE : z[j * columns + i];
+      const measure = read
+        ? nearestValue(read, i * cellMm, j * cellMm)
+        : shading === 'slope'
+          ? Math.atan(Math.hypot(slopeX, slopeY)) / DEGREE
+          : z[j * columns + i];
       let band = 0;
       while (band < bands.length - 1 && measure > bands[band].upTo) band++;
       const { tint } = bands[band];

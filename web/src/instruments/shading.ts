@@ -1,7 +1,7 @@
 import { formatMeasure, type UnitSystem } from '@hosket/core';
 
-export const shadings = ['relief', 'slope', 'height'] as const;
-/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, or how high. */
+export const shadings = ['relief', 'slope', 'height', 'wet', 'standing'] as const;
+/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, how high, how wet, or where a figure stands. */
 export type Shading = (typeof shadings)[number];
 
 type Tint = readonly [number, number, number];
@@ -26,10 +26,33 @@ const plain: readonly Band[] = [{ upTo: Number.POSITIVE_INFINITY, tint: [246, 24
 
 /** Steps that mean something at the bench: a figure stands to about 10, slides from about 20, scatter hardly holds beyond 40. */
 const slopeLimits = [5, 10, 20, 40, 60, Number.POSITIVE_INFINITY];
+/** Wetness index: from where water leaves to where it gathers (common practice, no source). */
+const wetLimits = [3, 4, 5, 6, 7.5, Number.POSITIVE_INFINITY];
+const wetRamp: readonly Tint[] = [
+  [246, 240, 222],
+  [222, 224, 200],
+  [186, 203, 180],
+  [140, 176, 172],
+  [88, 140, 156],
+  [44, 98, 120],
+];
+const wetWords = ['dry', 'rather dry', 'fresh', 'moist', 'wet', 'water gathers'];
+
+/** Stands, rocks, slides, reaches over the edge. */
+const standingTints: readonly Tint[] = [
+  [236, 240, 222],
+  [226, 194, 130],
+  [196, 110, 84],
+  [150, 146, 140],
+];
+const standingWords = ['stands', 'rocks', 'slides', 'over the edge'];
+
 const roundSteps = [1, 2, 5, 10, 20, 25, 50, 100, 200, 500];
 
 export function bandsOf(shading: Shading, highestMm: number): readonly Band[] {
   if (shading === 'relief') return plain;
+  if (shading === 'wet') return wetLimits.map((upTo, k) => ({ upTo, tint: wetRamp[k] }));
+  if (shading === 'standing') return standingTints.map((tint, k) => ({ upTo: k + 0.5, tint }));
   if (shading === 'slope') return slopeLimits.map((upTo, k) => ({ upTo, tint: ramp[k] }));
   const step = roundSteps.find((mm) => highestMm / mm <= ramp.length) ?? highestMm / ramp.length;
   const count = Math.max(1, Math.ceil(highestMm / step - 1e-9));
@@ -41,6 +64,8 @@ export function bandsOf(shading: Shading, highestMm: number): readonly Band[] {
 
 /** The bands in words: "5–10°", "over 60°", "20–40 mm". */
 export function bandWords(bands: readonly Band[], shading: Shading, units: UnitSystem): string[] {
+  if (shading === 'wet') return wetWords;
+  if (shading === 'standing') return standingWords;
   const say = (value: number) => (shading === 'slope' ? `${value}°` : formatMeasure('length', value, units));
   const bare = (value: number) =>
     say(value)

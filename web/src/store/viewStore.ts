@@ -9,7 +9,9 @@ interface ViewState {
   /** Heights in the section are drawn this many times as tall. */
   stretch: number;
   /** What the tint of the plan tells. */
-  shading: 'relief' | 'slope' | 'height';
+  shading: 'relief' | 'slope' | 'height' | 'wet' | 'standing';
+  /** The base of the figure whose footing is shown, mm. */
+  figureMm: number;
   /** Whether points that are put or dragged take hold of what is near. */
   snapping: boolean;
   demoNoticeSeen: boolean;
@@ -24,6 +26,7 @@ export const useView = create<ViewState>()(
       sectionOpen: true,
       stretch: 1,
       shading: 'relief',
+      figureMm: 32,
       snapping: true,
       demoNoticeSeen: false,
     }),

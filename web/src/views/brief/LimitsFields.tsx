@@ -1,4 +1,13 @@
-import { freeId, type LimitRule, type Limits, type Project, presences, type RuleCheck, ruleKinds } from '@hosket/core';
+import {
+  freeId,
+  type Judging,
+  type LimitRule,
+  type Limits,
+  type Project,
+  presences,
+  type RuleCheck,
+  ruleKinds,
+} from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -13,6 +22,7 @@ import {
 } from '../../ui/Field.tsx';
 
 const change = (next: Partial<Limits>) => edit((p) => ({ ...p, limits: { ...p.limits, ...next } }));
+const judge = (next: Partial<Judging>) => edit((p) => ({ ...p, judging: { ...p.judging, ...next } }));
 const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
 
 interface DayProps {
@@ -66,6 +76,27 @@ export function LimitsFields({ project }: { project: Project }) {
         least={0.1}
         most={1e5}
         onValue={(hours) => change({ benchHours: hours })}
+      />
+      <NumberField
+        label="Figures slide from"
+        unit="°"
+        value={project.judging.tiltDegrees}
+        least={1}
+        most={60}
+        onValue={(tiltDegrees) => judge({ tiltDegrees })}
+      />
+      <MeasureField
+        label="Figures rock from"
+        value={project.judging.unevenMm}
+        least={0.1}
+        most={20}
+        onValue={(unevenMm) => judge({ unevenMm })}
+      />
+      <MeasureField
+        label="A way reaches a house within"
+        value={project.judging.wayMm}
+        most={1000}
+        onValue={(wayMm) => judge({ wayMm })}
       />
       <ul className="col-span-2 grid gap-2" aria-label="Rules">
         {rules.map((rule) => (

@@ -1,6 +1,6 @@
 import { type Point, sayGradient } from '@hosket/core';
 import { lookAt } from '../../instruments/panZoom.ts';
-import { pickItem, showPlace } from '../../store/viewStore.ts';
+import { pickItem, showPlace, useView } from '../../store/viewStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
@@ -17,7 +17,7 @@ export function Places() {
   const report = usePlan((state) => state.report);
   const say = useSay();
   if (!report) return null;
-  const { ground, landforms, spans } = report;
+  const { ground, landforms, spans, judgements } = report;
   const ways = landforms.filter(
     ({ limitPercent, gradientPercent }) => limitPercent !== null && gradientPercent !== null,
   );
@@ -71,6 +71,38 @@ export function Places() {
               />
             )),
           )}
+        </List>
+      )}
+      <List title="Where a figure stands">
+        {judgements.standing.map(({ baseMm, percent }) => (
+          <Lead
+            key={baseMm}
+            name={`on a ${baseMm} mm base`}
+            to={() => useView.setState({ shading: 'standing', figureMm: baseMm })}
+            text={`${percent.toFixed(0)} %`}
+          />
+        ))}
+        {judgements.figures.map(({ id, name, tiltDegrees, stands }) => (
+          <Lead
+            key={id}
+            name={name}
+            remark={stands ? 'stands' : 'does not stand'}
+            to={() => pickItem(id)}
+            text={tiltDegrees === null ? 'over the edge' : `${tiltDegrees.toFixed(0)}°`}
+          />
+        ))}
+      </List>
+      {judgements.houses.length > 0 && (
+        <List title="Houses and their ways">
+          {judgements.houses.map(({ id, name, wayMm, reached }) => (
+            <Lead
+              key={id}
+              name={name}
+              remark={reached ? 'reached' : 'no way leads to it'}
+              to={() => pickItem(id)}
+              text={wayMm === null ? 'none' : say.mm(wayMm)}
+            />
+          ))}
         </List>
       )}
       <List title="Low points that would hold water">

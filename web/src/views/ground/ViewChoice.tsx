@@ -40,7 +40,7 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
 
 /** Plan or model; what the plan's tint tells, with its key beside the choice; and a picture to keep. */
 export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
-  const { shading, units, snapping } = useView();
+  const { shading, units, snapping, figureMm } = useView();
   const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   const bands = bandsOf(shading, highestMm);
   const words = bandWords(bands, shading, units);
@@ -55,6 +55,14 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
             options={shadings}
             onValue={(value: Shading) => useView.setState({ shading: value })}
           />
+          {shading === 'standing' && (
+            <Choice
+              label="Base of the figure"
+              value={`${figureMm}` as `${number}`}
+              options={['25', '32', '40'] as `${number}`[]}
+              onValue={(value) => useView.setState({ figureMm: Number(value) })}
+            />
+          )}
           <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
         </>
       )}
