@@ -30,8 +30,9 @@ export function PlanItems({ editable }: { editable: boolean }) {
       {items.map((item) => (
         <ItemBody key={item.id} item={item} picked={picked.includes(item.id)} editable={editable} />
       ))}
-      {editable && one && !one.locked && <ItemHandles item={one} />}
+      {/* Points lie over the handle of the whole: the whole can be taken hold of anywhere else too. */}
       {editable && picked.length > 0 && <MoveAll />}
+      {editable && one && !one.locked && <ItemHandles item={one} />}
       <Labels items={items} picked={picked} />
     </g>
   );
