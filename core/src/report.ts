@@ -133,6 +133,7 @@ const fitSchema = z.strictObject({
       groundMm: z.number().nullable(),
       bottomMm: z.number(),
       topMm: z.number(),
+      branchesMm: z.number(),
       reachMm: z.number(),
     }),
   ),

@@ -20,6 +20,17 @@ export interface Finding {
   itemId?: string;
 }
 
+/** Something that wants attention on the ground, at a thing that is drawn. */
+export const onGround = (itemId: string, place: string, code: string, message: string, remedy: string): Finding => ({
+  code,
+  severity: 'warn',
+  band: 'ground',
+  place,
+  message,
+  remedy,
+  itemId,
+});
+
 /** What a rule may read. Rules change nothing. */
 export interface PlanView {
   project: Project;

@@ -1,17 +1,7 @@
 import { nameOf } from '../project/index.ts';
-import type { Finding, Rule } from './finding.ts';
+import { onGround, type Rule } from './finding.ts';
 
 const tenth = (value: number) => value.toFixed(1);
-
-const finding = (itemId: string, place: string, code: string, message: string, remedy: string): Finding => ({
-  code,
-  severity: 'warn',
-  band: 'ground',
-  place,
-  message,
-  remedy,
-  itemId,
-});
 
 /** "1 in 12" for a gradient of 1/12. */
 export const sayGradient = (gradient: number): string =>
@@ -27,7 +17,7 @@ export const steepWays: Rule = ({ project, ground }) =>
     if (climb <= limit * ends.lengthMm + 0.05) return [];
     const longer = limit ? `make it ${tenth(climb / limit - ends.lengthMm)} mm longer, or ` : '';
     return [
-      finding(
+      onGround(
         form.id,
         nameOf(form),
         'way-too-steep',
@@ -45,7 +35,7 @@ export const lowSpans: Rule = ({ project, spans }) =>
     if (form?.kind !== 'span' || !tightest) return [];
     if (tightest.roomMm >= form.clearanceMm && tightest.roomMm > 0) return [];
     return [
-      finding(
+      onGround(
         form.id,
         nameOf(form),
         'span-too-low',
@@ -63,7 +53,7 @@ export const idleLandforms: Rule = ({ project, ground }) =>
     const built = ground.built.find(({ id }) => id === form.id);
     if (form.kind === 'cliff' || form.kind === 'span' || !built || built.areaMm2 > 0) return [];
     return [
-      finding(
+      onGround(
         form.id,
         nameOf(form),
         'changes-nothing',
@@ -77,7 +67,7 @@ export const upsideDownCliffs: Rule = ({ project }) =>
   project.landforms.flatMap((form) =>
     form.kind === 'cliff' && form.topMm < form.footMm
       ? [
-          finding(
+          onGround(
             form.id,
             nameOf(form),
             'cliff-upside-down',
@@ -100,7 +90,7 @@ export const belowTheBoard: Rule = ({ project, ground }) =>
           : 0;
     if (low >= -0.05) return [];
     return [
-      finding(
+      onGround(
         form.id,
         nameOf(form),
         'below-the-board',
@@ -116,7 +106,7 @@ export const rockingThings: Rule = ({ project, laid }) =>
     const thing = project.laid.find(({ id }) => id === read.id);
     if (!thing || read.unevenMm <= 2 * thing.beddedMm + 1) return [];
     return [
-      finding(
+      onGround(
         thing.id,
         nameOf(thing),
         'stands-uneven',

@@ -1,6 +1,6 @@
 import { heightAt, insideRing, lineLength, type Point, type Ring } from '../geometry/index.ts';
 import { type Contour, type Item, isClosed, itemsOf, nameOf, runOf } from '../project/index.ts';
-import type { Finding, PlanView, Rule } from './finding.ts';
+import { type Finding, onGround, type PlanView, type Rule } from './finding.ts';
 import { firstCrossings, meet, type Stretch, stretchesOf } from './stretches.ts';
 
 export const nothingDrawn: Rule = ({ project }) =>
@@ -17,22 +17,15 @@ export const nothingDrawn: Rule = ({ project }) =>
         },
       ];
 
-const onGround = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding => ({
-  code,
-  severity: 'warn',
-  band: 'ground',
-  place,
-  message,
-  remedy,
-  itemId: item.id,
-});
+const atItem = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding =>
+  onGround(item.id, place, code, message, remedy);
 
 /** A thing of which nothing lies on the base does nothing. */
 export const offTheBase: Rule = ({ project, ground }) =>
   itemsOf(project)
     .filter((item) => !touchesBase(item, ground.outline))
     .map((item) =>
-      onGround(
+      atItem(
         item,
         'off-the-base',
         `${nameOf(item)} lies outside the base and does nothing.`,
@@ -57,7 +50,7 @@ export const crossingLines: Rule = ({ project }) => {
     stretchesOf(mark).map((ends): Stretch<Contour> => ({ owner: mark, ends })),
   );
   return firstCrossings(stretches, (a, b) => a !== b && a.heightMm !== b.heightMm).map(({ first, second, at }) =>
-    onGround(
+    atItem(
       second,
       'lines-cross',
       `${nameOf(first)} (${first.heightMm} mm) and ${nameOf(second)} (${second.heightMm} mm) cross; the ground there is a compromise.`,
@@ -78,7 +71,7 @@ export const selfCrossings: Rule = ({ project }) =>
         Math.abs(a - b) <= 1 || (isClosed(item) && Math.abs(a - b) === ends.length - 1);
       const found = firstCrossings(stretches, (a, b) => !beside(a, b), 1);
       return found.map(({ at }) =>
-        onGround(
+        atItem(
           item,
           'crosses-itself',
           `${nameOf(item)} crosses itself near ${where(at)}.`,
@@ -98,7 +91,7 @@ export const openOutlines: Rule = ({ project }) =>
       const gap = Math.hypot(a[0] - b[0], a[1] - b[1]);
       if (gap > NEARLY * lineLength(runOf(mark), false)) return [];
       return [
-        onGround(
+        atItem(
           mark,
           'open-outline',
           `${nameOf(mark)} is not closed: its ends lie ${gap.toFixed(1)} mm apart.`,
@@ -120,7 +113,7 @@ export const twinSpots: Rule = ({ project }) => {
     }
     const same = other.heightMm === mark.heightMm;
     return [
-      onGround(
+      atItem(
         mark,
         'spots-on-one-point',
         `${nameOf(other)} and ${nameOf(mark)} stand on one point${same ? '' : ` with ${other.heightMm} and ${mark.heightMm} mm`}.`,
@@ -137,7 +130,7 @@ export const missedSpots: Rule = ({ project, ground, solved }: PlanView) =>
     const [x, y] = mark.points[0];
     if (!insideRing(ground.outline, x, y) || Math.abs(heightAt(solved, x, y) - mark.heightMm) <= 0.5) return [];
     return [
-      onGround(
+      atItem(
         mark,
         'spot-missed',
         `The ground does not pass through ${nameOf(mark)}: another mark, or a level outline round it, says otherwise.`,
@@ -151,7 +144,7 @@ export const tinyLines: Rule = ({ project, ground }) =>
   project.marks
     .filter((mark) => isContour(mark) && lineLength(runOf(mark), mark.closed) < 3 * ground.grid.cellMm)
     .map((mark) =>
-      onGround(
+      atItem(
         mark,
         'tiny-line',
         `${nameOf(mark)} is shorter than three cells of the ground (${ground.grid.cellMm} mm each).`,

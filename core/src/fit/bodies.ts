@@ -26,6 +26,8 @@ export interface StoodThing {
   groundMm: number | null;
   bottomMm: number;
   topMm: number;
+  /** Where its crown begins; its underside where it has none wider than its foot. */
+  branchesMm: number;
   /** Half of its widest diameter. */
   reachMm: number;
 }
@@ -47,20 +49,22 @@ export function standThings(things: readonly Thing[], ground: Ground): StoodThin
       groundMm,
       bottomMm,
       topMm: bottomMm + thing.heightMm,
+      branchesMm: (thing.crownMm ?? 0) > thing.footMm ? bottomMm + CROWN_FROM * thing.heightMm : bottomMm,
       reachMm: Math.max(thing.footMm, thing.crownMm ?? 0) / 2,
     };
   });
 }
 
-function partsOfThing(thing: Thing, { at, bottomMm, topMm }: StoodThing): Part[] {
-  const foot = thing.footMm / 2;
-  const crown = (thing.crownMm ?? 0) / 2;
-  if (crown <= foot) return [{ kind: 'round', at, radiusMm: foot, bottomMm, topMm }];
-  const from = bottomMm + CROWN_FROM * thing.heightMm;
-  return [
-    { kind: 'round', at, radiusMm: foot, bottomMm, topMm: from },
-    { kind: 'round', at, radiusMm: crown, bottomMm: from, topMm },
-  ];
+function partsOfThing(thing: Thing, { at, bottomMm, branchesMm, topMm, reachMm }: StoodThing): Part[] {
+  const round = (radiusMm: number, from: number, to: number): Part => ({
+    kind: 'round',
+    at,
+    radiusMm,
+    bottomMm: from,
+    topMm: to,
+  });
+  if (branchesMm === bottomMm) return [round(reachMm, bottomMm, topMm)];
+  return [round(thing.footMm / 2, bottomMm, branchesMm), round(reachMm, branchesMm, topMm)];
 }
 
 /** Everything that stands or lies on the ground: things, laid-in things, decks of spans. */

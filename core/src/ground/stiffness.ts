@@ -191,7 +191,7 @@ export function sweep(
     let n = z.length - 1;
     for (let s = count - 2; s >= 0; s -= 2) {
       for (; n >= stretches[s + 1]; n--) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
-      sweepBackward(stiffness, z, wanted, stretches[s], stretches[s + 1]);
+      sweepStretch(stiffness, z, wanted, stretches[s], stretches[s + 1], -1);
       n = stretches[s] - 1;
     }
     for (; n >= 0; n--) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
@@ -200,35 +200,41 @@ export function sweep(
   let n = 0;
   for (let s = 0; s < count; s += 2) {
     for (; n < stretches[s]; n++) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
-    sweepForward(stiffness, z, wanted, stretches[s], stretches[s + 1]);
+    sweepStretch(stiffness, z, wanted, stretches[s], stretches[s + 1], 1);
     n = stretches[s + 1];
   }
   for (; n < z.length; n++) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
 }
 
 function setByRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, n: number): void {
-  if (stiffness.own[n] === 0) sweepForward(stiffness, z, wanted, n, n + 1);
+  if (stiffness.own[n] === 0) sweepStretch(stiffness, z, wanted, n, n + 1, 1);
   else setByOwnRow(stiffness, z, wanted, n);
 }
 
-/** A stretch of plain rows, forward. What is carried along is read once; what waits for the node before comes last. */
-function sweepForward(
+/**
+ * A stretch of plain rows, forward or backward; "before" is the side the sweep comes from. What is carried along is read once; what waits
+ * for the node before comes last.
+ */
+function sweepStretch(
   { columns, centre, side }: Stiffness,
   z: Float64Array,
   wanted: Float64Array,
   from: number,
   to: number,
+  step: 1 | -1,
 ): void {
   const two = 2 * columns;
   const inverse = 1 / centre;
   const pull = side * inverse;
-  let [before2, before, after] = [z[from - 2], z[from - 1], z[from + 1]];
-  let [nearBefore, near] = [z[from - columns - 1], z[from - columns]];
-  let [awayBefore, away] = [z[from + columns - 1], z[from + columns]];
-  for (let n = from; n < to; n++) {
-    const after2 = z[n + 2];
-    const nearAfter = z[n - columns + 1];
-    const awayAfter = z[n + columns + 1];
+  const first = step > 0 ? from : to - 1;
+  const end = step > 0 ? to : from - 1;
+  let [before2, before, after] = [z[first - 2 * step], z[first - step], z[first + step]];
+  let [nearBefore, near] = [z[first - columns - step], z[first - columns]];
+  let [awayBefore, away] = [z[first + columns - step], z[first + columns]];
+  for (let n = first; n !== end; n += step) {
+    const after2 = z[n + 2 * step];
+    const nearAfter = z[n - columns + step];
+    const awayAfter = z[n + columns + step];
     const others =
       wanted[n] +
       side * (after + near + away) -
@@ -243,41 +249,5 @@ function sweepForward(
     near = nearAfter;
     awayBefore = away;
     away = awayAfter;
-  }
-}
-
-/** The same, backward. */
-function sweepBackward(
-  { columns, centre, side }: Stiffness,
-  z: Float64Array,
-  wanted: Float64Array,
-  from: number,
-  to: number,
-): void {
-  const two = 2 * columns;
-  const inverse = 1 / centre;
-  const pull = side * inverse;
-  const last = to - 1;
-  let [after2, after, before] = [z[last + 2], z[last + 1], z[last - 1]];
-  let [nearAfter, near] = [z[last - columns + 1], z[last - columns]];
-  let [awayAfter, away] = [z[last + columns + 1], z[last + columns]];
-  for (let n = last; n >= from; n--) {
-    const before2 = z[n - 2];
-    const nearBefore = z[n - columns - 1];
-    const awayBefore = z[n + columns - 1];
-    const others =
-      wanted[n] +
-      side * (before + near + away) -
-      2 * (nearBefore + nearAfter + awayBefore + awayAfter) -
-      (before2 + z[n - two] + z[n + two]);
-    const here = (others - after2) * inverse + pull * after;
-    z[n] = here;
-    after2 = after;
-    after = here;
-    before = before2;
-    nearAfter = near;
-    near = nearBefore;
-    awayAfter = away;
-    away = awayBefore;
   }
 }

@@ -4,9 +4,11 @@ import { lineLength, ringArea } from '../geometry/index.ts';
 import {
   type Base,
   type BaseShape,
+  baseFromOutline,
   baseKinds,
   baseOutline,
   baseSize,
+  drawItem,
   frameOf,
   freeOutline,
   shapeOfKind,
@@ -67,6 +69,34 @@ describe('the outline of a base', () => {
     expect(freeOutline(bow)).toBeNull();
     expect(freeOutline([clockwise[0], clockwise[1], [10, 60]])).toBeNull();
   });
+});
+
+describe('a drawn outline as the base', () => {
+  const square = [
+    [50, 40],
+    [150, 40],
+    [150, 120],
+    [50, 120],
+  ] as const;
+
+  it('everything moves with it: what is locked, the section line and the line of the distance too', () => {
+    const start = startProject('outline', '2027-03-01');
+    const drawn = drawItem(start, 'spot', [[60, 50]], 20, { locked: true }).project;
+    const far = {
+      ...drawn,
+      distance: { scale: 300, from: [50, 100] as [number, number], to: [150, 100] as [number, number] },
+    };
+    const next = baseFromOutline(far, square);
+    expect(next && baseSize(next.base)).toEqual({ widthMm: 100, depthMm: 80 });
+    expect(next?.marks[0].points).toEqual([[10, 10]]);
+    expect(next?.distance).toMatchObject({ from: [0, 60], to: [100, 60] });
+    expect(next?.sections[0].from).toEqual([0, 65]);
+  });
+
+  it('one that crosses itself is none', () =>
+    expect(
+      baseFromOutline(startProject('bow', '2027-03-01'), [square[0], square[2], square[1], square[3]]),
+    ).toBeNull());
 });
 
 describe('a frame', () => {

@@ -1,5 +1,5 @@
-import type { Point } from '../geometry/index.ts';
-import { baseSize } from './base.ts';
+import type { Point, Ring } from '../geometry/index.ts';
+import { baseSize, freeOutline } from './base.ts';
 import type { BaseShape } from './baseSchema.ts';
 import { findItem, type Item, isClosed, isLaid, isMark, isPoint, isThing, itemsOf } from './items.ts';
 import type { Project, SectionLine, Sheet } from './schema.ts';
@@ -179,8 +179,8 @@ export function changeShape(project: Project, shape: BaseShape): Project {
   const { widthMm, depthMm } = baseSize(base);
   // An end on the far edge stays on it.
   const follow = ([x, y]: Point): Pair => [
-    Math.min(x >= before.widthMm ? widthMm : x, widthMm),
-    Math.min(y >= before.depthMm ? depthMm : y, depthMm),
+    Math.max(0, Math.min(x >= before.widthMm ? widthMm : x, widthMm)),
+    Math.max(0, Math.min(y >= before.depthMm ? depthMm : y, depthMm)),
   ];
   const sections = project.sections.map((section) => ({
     ...section,
@@ -188,4 +188,22 @@ export function changeShape(project: Project, shape: BaseShape): Project {
     to: follow(section.to),
   }));
   return { ...project, base, sections };
+}
+
+/** A closed line as the base: everything drawn, locked or not, moves with it to the corner of its box. Null when it cannot be a base. */
+export function baseFromOutline(project: Project, outline: Ring): Project | null {
+  const taken = freeOutline(outline);
+  if (!taken) return null;
+  const [dx, dy] = taken.shift;
+  const move = ([x, y]: Point): Pair => pair(rounded([x + dx, y + dy]));
+  const moved = mapItems(project, (item) => ({ ...item, points: item.points.map(move) }) as Item);
+  const ends = <T extends { from: Pair; to: Pair }>(line: T): T => ({
+    ...line,
+    from: move(line.from),
+    to: move(line.to),
+  });
+  return {
+    ...changeShape({ ...moved, sections: project.sections.map(ends) }, taken.shape),
+    distance: project.distance && ends(project.distance),
+  };
 }

@@ -154,9 +154,8 @@ function blocksOf(project: Project, report: PlanReport, side: Side): Block[] {
       bottomMm,
       topMm,
     });
-    if (read.reachMm <= thing.footMm / 2) return [block(thing.footMm, read.bottomMm, read.topMm)];
-    const branches = read.bottomMm + thing.heightMm / 3;
-    return [block(thing.footMm, read.bottomMm, branches), block(2 * read.reachMm, branches, read.topMm)];
+    if (read.branchesMm === read.bottomMm) return [block(thing.footMm, read.bottomMm, read.topMm)];
+    return [block(thing.footMm, read.bottomMm, read.branchesMm), block(2 * read.reachMm, read.branchesMm, read.topMm)];
   });
   const laid = project.laid.flatMap((thing): Block[] => {
     const read = report.laid.find(({ id }) => id === thing.id);

@@ -84,11 +84,10 @@ function coverOf(item: Item, report: PlanReport): ((at: Point, sample: SectionSa
   const stood = report.fit.things.find(({ id }) => id === item.id);
   if (stood && isThing(item)) {
     const [x, y] = item.points[0];
-    const branches = stood.bottomMm + item.heightMm / 3;
     return (at, { alongMm }) => {
       const away = Math.hypot(at[0] - x, at[1] - y);
       if (away <= item.footMm / 2) return { alongMm, bottomMm: stood.bottomMm, topMm: stood.topMm };
-      return away <= stood.reachMm ? { alongMm, bottomMm: branches, topMm: stood.topMm } : null;
+      return away <= stood.reachMm ? { alongMm, bottomMm: stood.branchesMm, topMm: stood.topMm } : null;
     };
   }
   if (laid)

@@ -123,7 +123,7 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
   if (item.kind === 'span' && fromMm !== null && toMm !== null)
     return [{ geometry: band(run, item.widthMm, fromMm, toMm, item.thicknessMm, depthMm), colour: '#8d8271' }];
   const stood = report.fit.things.find(({ id }) => id === item.id);
-  if (stood && isThing(item)) return stoodPieces(item, stood.bottomMm, depthMm);
+  if (stood && isThing(item)) return stoodPieces(item, stood, depthMm);
   const laid = report.laid.find(({ id }) => id === item.id);
   if (laid && isClosed(item))
     return [
@@ -136,7 +136,11 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
 }
 
 /** A thing as a post of its foot, under a crown where it has one. */
-function stoodPieces(thing: Thing, bottomMm: number, depthMm: number): Piece[] {
+function stoodPieces(
+  thing: Thing,
+  { bottomMm, branchesMm, topMm, reachMm }: PlanReport['fit']['things'][number],
+  depthMm: number,
+): Piece[] {
   const [x, y] = thing.points[0];
   const drum = (across: number, fromMm: number, toMm: number, colour: string): Piece => ({
     geometry: new CylinderGeometry(across / 2, across / 2, toMm - fromMm, 24).translate(
@@ -146,9 +150,7 @@ function stoodPieces(thing: Thing, bottomMm: number, depthMm: number): Piece[] {
     ),
     colour,
   });
-  const topMm = bottomMm + thing.heightMm;
-  if (thing.crownMm === null || thing.crownMm <= thing.footMm)
+  if (branchesMm === bottomMm)
     return [drum(thing.footMm, bottomMm, topMm, thing.kind === 'held' ? '#8c9aa3' : '#8d8271')];
-  const from = bottomMm + thing.heightMm / 3;
-  return [drum(thing.footMm, bottomMm, from, '#6b5a47'), drum(thing.crownMm, from, topMm, '#566b3a')];
+  return [drum(thing.footMm, bottomMm, branchesMm, '#6b5a47'), drum(2 * reachMm, branchesMm, topMm, '#566b3a')];
 }

@@ -1,10 +1,10 @@
 import {
   type BaseShape,
+  baseFromOutline,
   baseKinds,
   basePresets,
   baseSize,
   changeShape,
-  freeOutline,
   isClosed,
   itemsOf,
   nameOf,
@@ -120,14 +120,14 @@ function FreeOutline({ project, shape }: { project: Project; shape: Extract<Base
         ]}
         onValue={(id) => {
           const item = closed.find((candidate) => candidate.id === id);
-          const taken = item && freeOutline(runOf(item));
           if (!item) return;
+          const taken = baseFromOutline(project, runOf(item));
           if (!taken)
             return setWhy(
               `${nameOf(item)} cannot be a base: its line crosses itself, or is smaller than 20 mm. Draw it anew.`,
             );
           setWhy('');
-          edit((p) => changeShape(shiftAll(p, taken.shift), taken.shape));
+          edit(() => taken);
         }}
       />
       <p className="col-span-2 text-xs text-muted">
@@ -141,21 +141,6 @@ function FreeOutline({ project, shape }: { project: Project; shape: Extract<Base
       )}
     </>
   );
-}
-
-/** Everything drawn, and the section lines, moved. */
-function shiftAll(project: Project, [dx, dy]: [number, number]): Project {
-  const move = <T extends { points: [number, number][] }>(item: T): T => ({
-    ...item,
-    points: item.points.map(([x, y]) => [x + dx, y + dy]),
-  });
-  return {
-    ...project,
-    marks: project.marks.map(move),
-    landforms: project.landforms.map(move),
-    laid: project.laid.map(move),
-    things: project.things.map(move),
-  };
 }
 
 function Frame({ project }: { project: Project }) {
