@@ -1,5 +1,5 @@
 import type { Grid } from './geometry/index.ts';
-import { builtOn, type Solved, solvedOf } from './ground/index.ts';
+import { type Solved, shapedOn, solvedOf } from './ground/index.ts';
 import { foamTarget } from './layers/index.ts';
 import { baseSize, type Project } from './project/index.ts';
 
@@ -22,7 +22,7 @@ export function createDrafter(): (project: Project, nodes?: number) => Draft {
     const { widthMm, depthMm } = baseSize(project.base);
     const run = solvedOf(project, draftCell(widthMm, depthMm, nodes), solved, true);
     solved = toEnd(run);
-    const { grid } = toEnd(builtOn(project, solved));
+    const grid = shapedOn(project.landforms, solved);
     return { ground: grid, target: foamTarget(grid, project.surface.skinMm) };
   };
 }

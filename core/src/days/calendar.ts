@@ -15,17 +15,20 @@ const clockMinutes = (text: string) => Number(text.slice(0, 2)) * 60 + Number(te
 /** No plan is followed further than this; something is wrong with the hours if it is. */
 const MOST_DAYS = 1500;
 
-/** The builder's sittings at the bench, day after day from the start date. */
-export function* sittings(bench: Project['bench']): Generator<Stretch> {
+/** The builder's sittings at the bench, day after day from the start date. The calendar is run many times over: it reads them from one list. */
+export function sittingsOf(bench: Project['bench']): Stretch[] {
   const first = new Date(`${bench.startDate}T00:00:00Z`).getUTCDay();
-  for (let day = 0; day < MOST_DAYS; day++) {
+  const week = weekdays.map((_, day) => {
     const sitting = bench.week[weekdays[(first + day) % 7]];
-    if (sitting) yield { from: day * DAY + clockMinutes(sitting.from), to: day * DAY + clockMinutes(sitting.to) };
+    return sitting && { from: clockMinutes(sitting.from), to: clockMinutes(sitting.to) };
+  });
+  const list: Stretch[] = [];
+  for (let day = 0; day < MOST_DAYS; day++) {
+    const sitting = week[day % 7];
+    if (sitting) list.push({ from: day * DAY + sitting.from, to: day * DAY + sitting.to });
   }
+  return list;
 }
-
-export const hasSittings = (bench: Project['bench']): boolean =>
-  Object.values(bench.week).some((sitting) => sitting !== null);
 
 /** Wall-clock text `2027-03-01T19:30` of minutes counted from the start date. No time zone takes part. */
 export const wallClock = (startDate: string, minutes: number): string =>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { type Project, startProject } from '../project/index.ts';
 import { idleWeek } from '../testing/idleWeek.ts';
 import { exactly, type Range } from '../units/index.ts';
-import { sittings, wallClock } from './calendar.ts';
+import { sittingsOf, wallClock } from './calendar.ts';
 import { finishOf, type Operation, schedule } from './schedule.ts';
 
 const bench: Project['bench'] = {
@@ -40,11 +40,9 @@ const at = (minutes: number) => wallClock('2027-03-01', minutes);
 
 describe('the calendar', () => {
   it('1 March 2027 is a Monday; sittings follow the week', () => {
-    const first = [];
-    for (const sitting of sittings(bench)) {
-      first.push(at(sitting.from));
-      if (first.length === 4) break;
-    }
+    const first = sittingsOf(bench)
+      .slice(0, 4)
+      .map(({ from }) => at(from));
     expect(first).toEqual(['2027-03-01T19:00', '2027-03-03T19:00', '2027-03-06T10:00', '2027-03-08T19:00']);
   });
 
@@ -55,7 +53,7 @@ describe('the calendar', () => {
 
 describe('the schedule', () => {
   it('goes on over as many sittings as it takes', () => {
-    const [task] = schedule([operation('long', 150)], bench) ?? [];
+    const [task] = schedule([operation('long', 150)], sittingsOf(bench)) ?? [];
     expect(task.sessions.map(({ from, to }) => [at(from), at(to)])).toEqual([
       ['2027-03-01T19:00', '2027-03-01T21:00'],
       ['2027-03-03T19:00', '2027-03-03T19:30'],
@@ -69,7 +67,7 @@ describe('the schedule', () => {
           operation('paste', 60, waits(1, 2, 100)),
           operation('seal', 30, waits(0.5, 1, 24), [{ operation: 'paste', wait: 'through' }]),
         ],
-        bench,
+        sittingsOf(bench),
       ) ?? [];
     // Paste ends Monday 20:00; 100 h later is Saturday 00:00; the next sitting is Saturday 10:00.
     expect(at(tasks[0].throughAt)).toBe('2027-03-06T00:00');
@@ -84,17 +82,17 @@ describe('the schedule', () => {
           operation('soil', 30, waits(1, 1, 16)),
           operation('grass', 15, waits(0, 0, 12), [{ operation: 'soil', wait: 'coat' }]),
         ],
-        bench,
+        sittingsOf(bench),
       ) ?? [];
     expect(at(tasks[1].sessions[0].from)).toBe('2027-03-01T20:30');
   });
 
   it('does not begin with the last five minutes of a sitting', () => {
     const tasks =
-      schedule([operation('a', 55), operation('b', 60)], {
-        ...bench,
-        week: { ...bench.week, monday: { from: '19:00', to: '20:00' } },
-      }) ?? [];
+      schedule(
+        [operation('a', 55), operation('b', 60)],
+        sittingsOf({ ...bench, week: { ...bench.week, monday: { from: '19:00', to: '20:00' } } }),
+      ) ?? [];
     expect(at(tasks[1].sessions[0].from)).toBe('2027-03-03T19:00');
   });
 
@@ -103,6 +101,6 @@ describe('the schedule', () => {
       ...bench,
       week: idleWeek,
     };
-    expect(schedule([operation('a', 10)], never)).toBeNull();
+    expect(schedule([operation('a', 10)], sittingsOf(never))).toBeNull();
   });
 });

@@ -2,7 +2,7 @@ import type { LayerPlan } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { Range } from '../units/index.ts';
-import { wallClock } from './calendar.ts';
+import { type Stretch, sittingsOf, wallClock } from './calendar.ts';
 import { operationsOf } from './operations.ts';
 import { finishOf, type Operation, type Pick, schedule, type Task } from './schedule.ts';
 
@@ -25,7 +25,8 @@ const RUNS = 200;
  */
 export function daysOf(project: Project, plan: LayerPlan, takeoff: readonly StageTakeoff[]): Days {
   const operations = operationsOf(project, plan, takeoff);
-  const tasks = schedule(operations, project.bench);
+  const sittings = sittingsOf(project.bench);
+  const tasks = schedule(operations, sittings);
   const zero = { low: 0, likely: 0, high: 0 };
   const skin = operations.filter((operation) => operation.stage === 'skin').at(-1);
   return {
@@ -33,15 +34,20 @@ export function daysOf(project: Project, plan: LayerPlan, takeoff: readonly Stag
     tasks: tasks ?? [],
     handsOnMin: operations.reduce((sum, operation) => sum + operation.handsOnMin.likely, 0),
     pasteDryHours: skin?.waits.through ?? zero,
-    finish: tasks ? finishRange(project, operations, finishOf(tasks)) : null,
+    finish: tasks ? finishRange(project, operations, sittings, finishOf(tasks)) : null,
   };
 }
 
-function finishRange(project: Project, operations: readonly Operation[], likelyEnd: number): Days['finish'] {
+function finishRange(
+  project: Project,
+  operations: readonly Operation[],
+  sittings: readonly Stretch[],
+  likelyEnd: number,
+): Days['finish'] {
   const ends: number[] = [];
   for (let run = 0; run < RUNS; run++) {
     const draw = drawing(project.seed + run);
-    const tasks = schedule(operations, project.bench, draw);
+    const tasks = schedule(operations, sittings, draw);
     if (tasks) ends.push(finishOf(tasks));
   }
   ends.sort((a, b) => a - b);

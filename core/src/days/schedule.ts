@@ -1,8 +1,7 @@
 import type { Waits } from '../drying/index.ts';
-import type { Project } from '../project/index.ts';
 import type { StageId } from '../takeoff/index.ts';
 import type { Range } from '../units/index.ts';
-import { hasSittings, type Stretch, sittings } from './calendar.ts';
+import type { Stretch } from './calendar.ts';
 
 export type WaitKind = 'touch' | 'coat' | 'through';
 
@@ -33,15 +32,15 @@ export type Pick = (range: Range, key: string) => number;
 const likely: Pick = (range) => range.likely;
 
 /**
- * Stages one after another in the builder's bench hours; waits run day and night. An operation begins when the hands are free and what it
+ * Stages one after another in the builder's sittings (`sittingsOf`); waits run day and night. An operation begins when the hands are free and what it
  * needs has waited long enough, and goes on over as many sittings as it takes. Null when there are no bench hours or the end is out of sight.
  */
 export function schedule(
   operations: readonly Operation[],
-  bench: Project['bench'],
+  sittings: readonly Stretch[],
   pick: Pick = likely,
 ): Task[] | null {
-  if (!hasSittings(bench)) return null;
+  if (!sittings.length) return null;
   const done = new Map<string, Task>();
   let handsFree = 0;
   for (const operation of operations) {
@@ -49,7 +48,7 @@ export function schedule(
       const before = done.get(id);
       return before ? Math.max(at, before[`${wait}At`]) : at;
     }, handsFree);
-    const sessions = sit(bench, ready, Math.max(1, pick(operation.handsOnMin, `${operation.id} hands`)));
+    const sessions = sit(sittings, ready, Math.max(1, pick(operation.handsOnMin, `${operation.id} hands`)));
     if (!sessions) return null;
     handsFree = sessions[sessions.length - 1].to;
     const after = (wait: WaitKind) => handsFree + 60 * pick(operation.waits[wait], `${operation.id} wait`);
@@ -64,10 +63,10 @@ export function schedule(
   return [...done.values()];
 }
 
-function sit(bench: Project['bench'], ready: number, minutes: number): Stretch[] | null {
+function sit(sittings: readonly Stretch[], ready: number, minutes: number): Stretch[] | null {
   const sessions: Stretch[] = [];
   let left = minutes;
-  for (const sitting of sittings(bench)) {
+  for (const sitting of sittings) {
     const from = Math.max(sitting.from, ready);
     const room = sitting.to - from;
     if (room < Math.min(LEAST_SESSION_MIN, left)) continue;

@@ -10,7 +10,7 @@ import {
 } from '../geometry/index.ts';
 import { type Base, baseOutline, baseSize, type Landform, type Mark } from '../project/index.ts';
 import { type Bounds, boundsOfLines } from './bounds.ts';
-import { type Built, buildLandforms } from './forms/compose.ts';
+import { type Built, buildLandforms, buildOnto } from './forms/compose.ts';
 import { pinsOf } from './lattice.ts';
 import { resolveNear } from './resolve.ts';
 import { changedBox, type ShapeLine, shapeLines } from './shapeLines.ts';
@@ -106,20 +106,19 @@ export function* solvedOf(
   return { grid: withValues(lattice, values), lines, bounds, near };
 }
 
-/** The landforms built onto the solved ground. Heights are never below the top of the baseboard. */
-export function* builtOn(
-  { base, landforms }: Drawn,
-  solved: Solved,
-): Generator<undefined, { grid: Grid; built: Built[] }> {
+/** The landforms built onto the solved ground, heights alone: what follows a pointer. Never below the top of the baseboard. */
+export function shapedOn(landforms: readonly Landform[], solved: Solved): Grid {
   const grid = withValues(solved.grid, solved.grid.values.slice());
-  const built = yield* buildLandforms(grid, landforms, baseOutline(base));
-  return { grid, built };
+  for (const form of landforms) buildOnto(grid, form);
+  return grid;
 }
 
 /** Builds the landforms onto the solved ground and measures it. */
 export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefined, Ground> {
-  const { grid, built } = yield* builtOn(drawn, solved);
-  return measureGround(baseOutline(drawn.base), grid, built);
+  const grid = withValues(solved.grid, solved.grid.values.slice());
+  const outline = baseOutline(drawn.base);
+  const built = yield* buildLandforms(grid, drawn.landforms, outline);
+  return measureGround(outline, grid, built);
 }
 
 /** The ground that a project describes, worked out from nothing. */

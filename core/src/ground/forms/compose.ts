@@ -49,12 +49,15 @@ export function* buildLandforms(
 }
 
 function buildOne(grid: Grid, form: Landform, outline: Ring, before: Float64Array): Built {
+  return { id: form.id, ends: buildOnto(grid, form), ...effectOf(grid, before, outline) };
+}
+
+/** Builds one landform onto the ground as it is, without measuring what that did. Gives the heights of its ends. */
+export function buildOnto(grid: Grid, form: Landform): Ends | null {
   const z = grid.values;
-  const put: Put = (n, to) => {
+  return build(grid, form, (n, to) => {
     z[n] = Math.max(0, to);
-  };
-  const ends = build(grid, form, put);
-  return { id: form.id, ends, ...effectOf(grid, before, outline) };
+  });
 }
 
 function build(grid: Grid, form: Landform, put: Put): Ends | null {
