@@ -5,6 +5,8 @@ const order = [
   'materials',
   'project',
   'ground',
+  'zones',
+  'tiles',
   'layers',
   'takeoff',
   'drying',

@@ -22,7 +22,7 @@ export function createDrafter(): (project: Project, nodes?: number) => Draft {
     const { widthMm, depthMm } = baseSize(project.base);
     const run = solvedOf(project, draftCell(widthMm, depthMm, nodes), solved, true);
     solved = toEnd(run);
-    const grid = shapedOn(project.landforms, solved);
+    const grid = shapedOn(project, solved);
     return { ground: grid, target: foamTarget(grid, project.surface.skinMm) };
   };
 }

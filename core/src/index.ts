@@ -15,7 +15,16 @@ export {
   pointAlong,
   type Ring,
 } from './geometry/index.ts';
-export { type Hold, holdsAlong, nearestOn, standingOf, wetnessOf } from './ground/index.ts';
+export {
+  type Hold,
+  type Hollow,
+  holdsAlong,
+  nearestOn,
+  standingOf,
+  type VoidShape,
+  voidShape,
+  wetnessOf,
+} from './ground/index.ts';
 export { type SectionSample, sayWork, sectionAlong } from './layers/index.ts';
 export { createPlanner, type Plan, plan } from './plan.ts';
 export * from './project/index.ts';
@@ -27,4 +36,6 @@ export {
   type SchoolReport,
   type StageReport,
 } from './report.ts';
+export { testPieceOf, USUAL_TEST_PIECE_MM } from './testPiece.ts';
 export * from './units/index.ts';
+export { type Suggestion, suggestedZones, type ZoneMap } from './zones/index.ts';

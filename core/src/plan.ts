@@ -9,31 +9,33 @@ import {
   extremesOf,
   finishedGround,
   type Ground,
+  groundOf,
   type Pool,
   poolsOf,
   readSpans,
+  readVoids,
   type Solved,
   type SpanRead,
   solvedOf,
+  type VoidReads,
 } from './ground/index.ts';
 import { type LaidRead, type LayerPlan, layerPlan, layIn, type Target, targetOf } from './layers/index.ts';
-import { frameOf, type Landform, nameOf, type Project, schools } from './project/index.ts';
+import { createMemory } from './memory.ts';
+import { frameOf, type Landform, nameOf, openAsClosed, type Project, schools } from './project/index.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
 import { type StageTakeoff, takeoffOf } from './takeoff/index.ts';
+import { readSet, readTile, type SetRead, type TileRead } from './tiles/index.ts';
+import { type ZoneMap, type ZonesRead, zonesOf } from './zones/index.ts';
 
 /** Everything worked out from a project: the report, and the fields that drawings are made from. */
 export interface Plan {
   report: PlanReport;
   ground: Ground;
   target: Target;
+  /** Which zone lies where. */
+  zones: ZoneMap;
   /** Not the last word: the ground is not quite at rest, or schools and low points are still those from before; run again for the exact plan. */
   near: boolean;
-}
-
-/** Remembers the last result of a stage: it runs again only when what it reads has changed. */
-interface Memory<T> {
-  key: string;
-  value: T;
 }
 
 interface Worked {
@@ -51,6 +53,9 @@ interface Land {
   laid: LaidRead[];
   pools: Pool[];
   standing: StandingShare[];
+  voids: VoidReads;
+  zones: ZonesRead;
+  set: SetRead;
 }
 
 /**
@@ -59,41 +64,34 @@ interface Land {
  */
 export function createPlanner(): { run: (project: Project, quick?: boolean) => Generator<undefined, Plan> } {
   let solved: Solved | undefined;
-  let ground: Memory<Ground> | undefined;
-  let target: Memory<Target> | undefined;
-  let pools: Memory<Pool[]> | undefined;
-  let standing: Memory<StandingShare[]> | undefined;
-  let layers: (Memory<LayerPlan[]> & { sheetsKey: string }) | undefined;
+  const memory = createMemory();
+  let layers: { key: string; sheetsKey: string; value: LayerPlan[] } | undefined;
 
   function* run(project: Project, quick = false): Generator<undefined, Plan> {
+    memory.begin();
     solved = yield* solvedOf(project, cellOf(project.base), solved, quick);
-    const groundKey = JSON.stringify([solved.near, project.base.shape, project.marks, project.landforms]);
-    if (ground?.key !== groundKey) ground = { key: groundKey, value: yield* finishedGround(project, solved) };
-    const land = ground.value;
-    yield;
-    const targetKey = JSON.stringify([groundKey, project.surface.skinMm]);
-    if (target?.key !== targetKey) target = { key: targetKey, value: targetOf(land, project.surface.skinMm) };
-    const wanted = target.value;
-    yield;
-    // A quick run leaves the low points and the schools that are not chosen as they were.
-    let left = false;
-    if (pools?.key !== groundKey) {
-      left = quick && pools !== undefined;
-      pools = left && pools ? { ...pools, key: '' } : { key: groundKey, value: poolsOf(land.grid, land.outline) };
-      yield;
-    }
-    const standingKey = JSON.stringify([groundKey, project.judging]);
-    if (standing?.key !== standingKey) {
-      const known = quick && standing ? standing.value : null;
-      left ||= known !== null;
-      standing = {
-        key: known ? '' : standingKey,
-        value: known ?? standingShares(land.grid, land.outline, project.judging),
-      };
-      yield;
-    }
+    const lines = solved;
+    const { base, marks, landforms, terrain, tile, profiles } = project;
+    const groundKey = [lines.near, base.shape, marks, landforms, terrain, tile, profiles];
+    const land = yield* memory.exact('ground', groundKey, () => finishedGround(project, lines));
+    const targetKey = [groundKey, project.surface.skinMm];
+    const wanted = yield* memory.exact('target', targetKey, () => targetOf(land, project.surface.skinMm));
+    // A quick run leaves what changes little, and the schools that are not chosen, as they were.
+    const read = quick ? memory.loose : memory.exact;
+    const pools = yield* read('pools', groundKey, () => poolsOf(land.grid, land.outline));
+    const standing = yield* read('standing', [groundKey, project.judging], () =>
+      standingShares(land.grid, land.outline, project.judging),
+    );
+    const zones = yield* read('zones', [groundKey, project.patches, project.zones, project.laid], () =>
+      zonesOf(project, land),
+    );
+    const voids = yield* memory.exact('voids', [groundKey, project.voids], () =>
+      readVoids(land.grid, land.outline, project.voids),
+    );
+    const set = yield* setOf(project, land, groundKey, quick);
     const sheetsKey = JSON.stringify([project.sheets, { ...project.stacking, school: '' }]);
     const layersKey = JSON.stringify([targetKey, sheetsKey]);
+    let left = memory.left();
     if (layers?.key !== layersKey) {
       const known = quick && layers?.sheetsKey === sheetsKey ? layers.value : null;
       left ||= known !== null;
@@ -108,16 +106,45 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const skinMl = land.volumeMl - wanted.volumeMl;
     const worked = layers.value.map((plan) => workedOut(project, land, skinMl, plan));
     const chosen = worked.find(({ plan }) => plan.school === project.stacking.school) ?? worked[0];
-    const read: Land = {
-      solved,
+    const reads: Land = {
+      solved: lines,
       ground: land,
       target: wanted,
       spans: readSpans(land.grid, project.landforms, land.built),
       laid: layIn(project.laid, land, wanted),
-      pools: pools.value,
-      standing: standing.value,
+      pools,
+      standing,
+      voids,
+      zones,
+      set,
     };
-    return { report: reportOf(project, read, worked, chosen), ground: land, target: wanted, near: solved.near || left };
+    return {
+      report: reportOf(project, reads, worked, chosen),
+      ground: land,
+      target: wanted,
+      zones: zones.map,
+      near: lines.near || left,
+    };
+  }
+
+  /** How the tiles of the set meet: the open one by its ground, each other one by a ground that is worked out once. */
+  function* setOf(project: Project, land: Ground, groundKey: unknown, quick: boolean): Generator<undefined, SetRead> {
+    const reads = new Map<string, TileRead>();
+    const { profiles, tile, things, laid } = project;
+    if (!project.tiles.length) return readSet(project, reads);
+    const read = quick ? memory.loose : memory.exact;
+    const open = yield* read('open tile', [groundKey, things, laid], () =>
+      readTile(project, openAsClosed(project), land),
+    );
+    reads.set(tile.id, open);
+    for (const closed of project.tiles) {
+      const shape = { ...closed, tile: closed, profiles };
+      const other = yield* memory.exact(`tile ${closed.id}`, [closed, profiles], function* () {
+        return readTile(project, closed, yield* groundOf(shape));
+      });
+      reads.set(closed.id, other);
+    }
+    return readSet(project, reads);
   }
   return { run };
 }
@@ -137,7 +164,7 @@ export function plan(project: Project): Plan {
 }
 
 function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
-  const { ground, target, spans, laid, pools, standing } = land;
+  const { ground, target, spans, laid, pools, standing, voids, zones, set } = land;
   const joints = jointWaits(project, chosen.plan);
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
@@ -151,11 +178,12 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
     mass,
     cost: sheetsCost(project, chosen.plan),
     tallestMm: fit.tallestMm,
+    zones: zones.zones,
   });
   const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 3,
+    version: 4,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -183,6 +211,15 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
       };
     }),
     laid,
+    voids: voids.voids.map((read) => ({
+      ...read,
+      thinnestAt: read.thinnestAt && pair(read.thinnestAt),
+      openings: read.openings.map((opening) => ({ ...opening, at: pair(opening.at) })),
+      ends: read.ends.map((end) => ({ ...end, at: pair(end.at) })),
+    })),
+    voidMeetings: voids.meetings.map((meeting) => ({ ...meeting, at: pair(meeting.at) })),
+    zones: zones.zones,
+    set,
     fit,
     judgements,
     mass,
@@ -209,6 +246,8 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
       fit,
       judgements,
       limits,
+      voids,
+      set,
     }),
   };
 }

@@ -2,6 +2,17 @@ import { z } from 'zod';
 import { bands, severities } from './checks/index.ts';
 import { sides } from './fit/index.ts';
 import { schools } from './project/index.ts';
+import {
+  builtSchema,
+  laidSchema,
+  placeSchema,
+  poolSchema,
+  setSchema,
+  spanSchema,
+  voidMeetingSchema,
+  voidSchema,
+  zoneSchema,
+} from './reportLand.ts';
 import { amountSchema, rangeSchema } from './units/index.ts';
 
 /** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
@@ -66,62 +77,6 @@ const stageSchema = z.strictObject({
   batches: z.strictObject({ count: z.number().int(), mlEach: z.number(), why: z.string() }).nullable(),
   coats: z.number().int(),
   note: z.string(),
-});
-
-const placeSchema = z.tuple([z.number(), z.number()]);
-
-const builtSchema = z.strictObject({
-  id: z.string(),
-  kind: z.string(),
-  name: z.string(),
-  /** Heights at its two ends, its length, and its gradient with the limit it has, for what runs along a line. */
-  fromMm: z.number().nullable(),
-  toMm: z.number().nullable(),
-  lengthMm: z.number().nullable(),
-  gradientPercent: z.number().nullable(),
-  limitPercent: z.number().nullable(),
-  areaMm2: z.number(),
-  cutMl: z.number(),
-  fillMl: z.number(),
-  steepestDegrees: z.number(),
-});
-
-const roomSchema = z.strictObject({
-  overId: z.string().nullable(),
-  over: z.string(),
-  roomMm: z.number(),
-  at: placeSchema,
-});
-
-const spanSchema = z.strictObject({
-  id: z.string(),
-  name: z.string(),
-  lengthMm: z.number(),
-  fromMm: z.number(),
-  toMm: z.number(),
-  wantedMm: z.number(),
-  leastMm: z.number().nullable(),
-  rooms: z.array(roomSchema),
-});
-
-const laidSchema = z.strictObject({
-  id: z.string(),
-  name: z.string(),
-  groundMm: z.number(),
-  undersideMm: z.number(),
-  topMm: z.number(),
-  unevenMm: z.number(),
-  foamMl: z.number(),
-  skinMl: z.number(),
-  massG: rangeSchema,
-});
-
-const poolSchema = z.strictObject({
-  at: placeSchema,
-  spillMm: z.number(),
-  depthMm: z.number(),
-  areaMm2: z.number(),
-  volumeMl: z.number(),
 });
 
 const fitSchema = z.strictObject({
@@ -241,7 +196,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(3),
+  version: z.literal(4),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -262,6 +217,11 @@ export const planReportSchema = z.strictObject({
   landforms: z.array(builtSchema),
   spans: z.array(spanSchema),
   laid: z.array(laidSchema),
+  voids: z.array(voidSchema),
+  voidMeetings: z.array(voidMeetingSchema),
+  /** What covers what; the shares add up to the whole base. */
+  zones: z.array(zoneSchema),
+  set: setSchema,
   fit: fitSchema,
   judgements: judgementsSchema,
   mass: massSchema,

@@ -2,9 +2,10 @@ import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
 import type { FigureStand, Fit, HouseWay, LimitRead } from '../fit/index.ts';
 import type { Grid } from '../geometry/index.ts';
-import type { Ground, SpanRead } from '../ground/index.ts';
+import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
+import type { SetRead } from '../tiles/index.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
 export const bands = ['brief', 'ground', 'layers', 'surface', 'days'] as const;
@@ -46,6 +47,8 @@ export interface PlanView {
   fit: Fit;
   judgements: { figures: readonly FigureStand[]; houses: readonly HouseWay[] };
   limits: readonly LimitRead[];
+  voids: VoidReads;
+  set: SetRead;
 }
 
 export type Rule = (plan: PlanView) => Finding[];

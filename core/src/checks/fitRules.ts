@@ -9,6 +9,10 @@ const out: Readonly<Record<Breach['side'], { where: string; remedy: string }>> =
   right: { where: 'out of the box at its right', remedy: 'Move it to the left, or take a wider box.' },
   front: { where: 'out of the front of the box', remedy: 'Move it back, or take a deeper box.' },
   back: { where: 'out of the back of the box', remedy: 'Move it forward, or take a deeper box.' },
+  storey: {
+    where: 'too tall for the storey above it',
+    remedy: 'Make it or the ground under it lower, or raise the storey above.',
+  },
   swing: {
     where: 'outside the circle that the turntable leaves clear',
     remedy: 'Move it towards the middle, or give the turntable more room.',

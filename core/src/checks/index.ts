@@ -12,6 +12,8 @@ import {
   tinyLines,
   twinSpots,
 } from './markRules.ts';
+import { bentSides, lowStoreys, unevenJoints } from './setRules.ts';
+import { brokenOut, deadCables, emptyVoids, lockedBays, meetingVoids, thinRoofs } from './voidRules.ts';
 
 export { bands, type Finding, severities } from './finding.ts';
 export { sayGradient } from './landformRules.ts';
@@ -37,6 +39,15 @@ const rules: readonly Rule[] = [
   brokenLimits,
   slidingFigures,
   housesOffTheRoad,
+  thinRoofs,
+  brokenOut,
+  emptyVoids,
+  deadCables,
+  lockedBays,
+  meetingVoids,
+  unevenJoints,
+  lowStoreys,
+  bentSides,
   stackTooLow,
   pieceTooLarge,
   pasteTooDeep,

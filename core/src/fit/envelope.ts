@@ -1,8 +1,9 @@
 import type { Point, Ring } from '../geometry/index.ts';
-import { baseSize, type Project } from '../project/index.ts';
+import { baseSize, type Project, tilesOf } from '../project/index.ts';
+import { placesOf } from '../tiles/index.ts';
 import { type Body, boxOf, farthestFrom, type Part } from './bodies.ts';
 
-export const sides = ['top', 'left', 'right', 'front', 'back', 'swing'] as const;
+export const sides = ['top', 'left', 'right', 'front', 'back', 'swing', 'storey'] as const;
 
 /** Something that does not keep to the room there is. */
 export interface Breach {
@@ -31,16 +32,45 @@ export interface Face {
   areaMm2: number;
 }
 
-/** Where the box stands round the base: the base in its middle from left to right, and as far from its back wall as asked for. */
-export function roomOf({ base, envelope }: Project): Room | null {
+/** The box round the whole set in the measures of the open tile, and how far that is lifted; just the base where there is no set or the tile is turned. */
+function setBox(project: Project): { x0: number; x1: number; y1: number; y0: number; riseMm: number } {
+  const { widthMm, depthMm } = baseSize(project.base);
+  const places = placesOf(tilesOf(project));
+  const own = places.find(({ id }) => id === project.tile.id);
+  const riseMm = own?.riseMm ?? 0;
+  if (own?.turn !== 0) return { x0: 0, y0: 0, x1: widthMm, y1: depthMm, riseMm };
+  return {
+    x0: Math.min(...places.map(({ xMm }) => xMm)) - own.xMm,
+    y0: Math.min(...places.map(({ yMm }) => yMm)) - own.yMm,
+    x1: Math.max(...places.map((tile) => tile.xMm + tile.widthMm)) - own.xMm,
+    y1: Math.max(...places.map((tile) => tile.yMm + tile.depthMm)) - own.yMm,
+    riseMm,
+  };
+}
+
+/** Where the box stands round the base (or the set): in its middle from left to right, and as far from its back wall as asked for. */
+export function roomOf(project: Project): Room | null {
+  const { base, envelope } = project;
   const { box } = envelope;
   if (!box) return null;
-  const { widthMm, depthMm } = baseSize(base);
+  const set = setBox(project);
   const out = base.frame ? base.frame.widthMm - base.frame.lapMm : 0;
-  const x0 = (widthMm - box.widthMm) / 2;
-  const y1 = box.backMm === null ? (depthMm + box.depthMm) / 2 : depthMm + out + box.backMm;
-  const floorMm = -base.board.thicknessMm - box.underMm;
+  const x0 = (set.x0 + set.x1 - box.widthMm) / 2;
+  const y1 = box.backMm === null ? (set.y0 + set.y1 + box.depthMm) / 2 : set.y1 + out + box.backMm;
+  const floorMm = -base.board.thicknessMm - box.underMm - set.riseMm;
   return { x0, x1: x0 + box.widthMm, y0: y1 - box.depthMm, y1, floorMm, topMm: floorMm + box.heightMm };
+}
+
+/** Underside of the storey above the open tile, mm above its board; null where there is none. */
+function ceilingOf(project: Project): number | null {
+  const tiles = tilesOf(project);
+  const own = project.tile.place;
+  const above = tiles
+    .filter(({ place }) => own && place && place.column === own.column && place.row === own.row)
+    .map(({ place, base }) => ({ riseMm: place?.riseMm ?? 0, board: base.board.thicknessMm }))
+    .filter(({ riseMm }) => own && riseMm > own.riseMm)
+    .sort((a, b) => a.riseMm - b.riseMm)[0];
+  return own && above ? above.riseMm - above.board - own.riseMm : null;
 }
 
 /** The dressed inner faces of the box with their areas: backdrop width x height, each wall depth x height. */
@@ -81,6 +111,7 @@ function groundPart(project: Project, outline: Ring, highestMm: number): Part {
 export function breachesOf(project: Project, bodies: readonly Body[], outline: Ring, highestMm: number): Breach[] {
   const room = roomOf(project);
   const { swingMm } = project.envelope;
+  const ceiling = ceilingOf(project);
   const { widthMm, depthMm } = baseSize(project.base);
   const pivot: Point = [widthMm / 2, depthMm / 2];
   const ground = { id: null, name: 'The base', marginMm: 0, parts: [groundPart(project, outline, highestMm)] };
@@ -100,6 +131,7 @@ export function breachesOf(project: Project, bodies: readonly Body[], outline: R
         most('front', room.y0 - (y0 - body.marginMm));
         most('back', y1 + body.marginMm - room.y1);
       }
+      if (ceiling !== null) most('storey', part.topMm + body.marginMm - ceiling);
       if (swingMm !== null) most('swing', farthestFrom(part, pivot) + body.marginMm - swingMm / 2);
     });
     const [x0, y0, x1, y1] = boxes[0];

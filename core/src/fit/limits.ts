@@ -1,4 +1,5 @@
 import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
+import type { ZoneRead } from '../zones/index.ts';
 import type { Mass } from './mass.ts';
 
 /** What the plan has come to, as limits need it. */
@@ -11,6 +12,7 @@ export interface Reached {
   cost: number | null;
   /** Highest place of all over the underside of the board, mm. */
   tallestMm: number;
+  zones: readonly ZoneRead[];
 }
 
 /** One limit or rule, and whether it is kept. */
@@ -59,6 +61,15 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
     case 'present': {
       const count = has[check.what](project);
       return read(count >= check.least, `${count} of ${check.least}`);
+    }
+    case 'zone': {
+      const percent = reached.zones
+        .filter(({ cover }) => cover === check.cover)
+        .reduce((sum, zone) => sum + zone.percent, 0);
+      return read(
+        percent > 0 && percent >= check.leastPercent,
+        `${check.cover} on ${percent.toFixed(0)} % of the base`,
+      );
     }
     case 'finished by':
       return dueRead(reached.finish, check.date, read);

@@ -1,6 +1,7 @@
 export * from './clip.ts';
 export * from './coverage.ts';
 export * from './curve.ts';
+export * from './distance.ts';
 export * from './grid.ts';
 export * from './hypsometry.ts';
 export * from './isolines.ts';

@@ -8,13 +8,24 @@ import {
   volumeUnder,
   withValues,
 } from '../geometry/index.ts';
-import { type Base, baseOutline, baseSize, type Landform, type Mark } from '../project/index.ts';
+import {
+  type Base,
+  baseOutline,
+  baseSize,
+  type EdgeProfile,
+  type Landform,
+  type Mark,
+  type Terrain,
+  type Tile,
+} from '../project/index.ts';
 import { type Bounds, boundsOfLines } from './bounds.ts';
+import { keepEdges } from './edges.ts';
 import { type Built, buildLandforms, buildOnto } from './forms/compose.ts';
 import { pinsOf } from './lattice.ts';
 import { resolveNear } from './resolve.ts';
 import { changedBox, type ShapeLine, shapeLines } from './shapeLines.ts';
 import { solveGround } from './solve.ts';
+import { bentToLines, terrainOver } from './terrain.ts';
 
 /** The finished ground over the base, with what later stages measure on it. */
 export interface Ground {
@@ -65,6 +76,8 @@ export interface Solved {
   bounds: Bounds | null;
   /** Taken up from an earlier one after a change, and so not quite at rest. */
   near: boolean;
+  /** The grid of heights under the lines, where there is one. */
+  terrain: Terrain | null;
 }
 
 /** What the ground is made from. */
@@ -72,14 +85,20 @@ export interface Drawn {
   base: Base;
   marks: readonly Mark[];
   landforms: readonly Landform[];
+  terrain?: Terrain | null;
+  /** The tile it is, with the profiles that its sides may wear. */
+  tile?: Tile;
+  profiles?: EdgeProfile[];
 }
+
+const sameTerrain = (a: Terrain | null, b: Terrain | null) => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /**
  * Solves the lines and spots. With `before` and `quick`, a change of a line is taken up from the ground before it; the same lines as before are
  * not solved again. `cellMm` is the cell of the lattice.
  */
 export function* solvedOf(
-  { base, marks, landforms }: Drawn,
+  { base, marks, landforms, terrain = null }: Drawn,
   cellMm: number,
   before?: Solved,
   quick = false,
@@ -87,12 +106,19 @@ export function* solvedOf(
   const { widthMm, depthMm } = baseSize(base);
   const lattice = gridOver(widthMm, depthMm, cellMm);
   const lines = shapeLines(marks, landforms);
-  if (!lines.length) return { grid: lattice, lines, bounds: null, near: false };
   const sameLattice =
     before &&
+    sameTerrain(before.terrain, terrain) &&
     before.grid.cellMm === cellMm &&
     before.grid.columns === lattice.columns &&
     before.grid.rows === lattice.rows;
+  if (terrain) {
+    if (sameLattice && changedBox(before.lines, lines) === null) return before;
+    const land = terrainOver(lattice, terrain, widthMm, depthMm);
+    const bent = lines.length ? bentToLines(land, lines, terrain.reachMm) : land;
+    return { grid: bent, lines, bounds: null, near: false, terrain };
+  }
+  if (!lines.length) return { grid: lattice, lines, bounds: null, near: false, terrain };
   const box = sameLattice && before.lines.length ? changedBox(before.lines, lines) : undefined;
   if (before && box === null && (!before.near || quick)) return before;
   const pins = pinsOf(lattice, lines);
@@ -103,21 +129,23 @@ export function* solvedOf(
     near && before.bounds
       ? yield* resolveNear({ grid: before.grid, bounds: before.bounds }, lines, pins, bounds, box)
       : yield* solveGround(lattice, lines, pins, bounds);
-  return { grid: withValues(lattice, values), lines, bounds, near };
+  return { grid: withValues(lattice, values), lines, bounds, near, terrain };
 }
 
 /** The landforms built onto the solved ground, heights alone: what follows a pointer. Never below the top of the baseboard. */
-export function shapedOn(landforms: readonly Landform[], solved: Solved): Grid {
+export function shapedOn({ base, landforms, tile, profiles = [] }: Drawn, solved: Solved): Grid {
   const grid = withValues(solved.grid, solved.grid.values.slice());
   for (const form of landforms) buildOnto(grid, form);
+  if (tile) keepEdges(grid, base, tile, profiles);
   return grid;
 }
 
-/** Builds the landforms onto the solved ground and measures it. */
+/** Builds the landforms onto the solved ground, brings it to the profiles of the tile's sides, and measures it. */
 export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefined, Ground> {
   const grid = withValues(solved.grid, solved.grid.values.slice());
   const outline = baseOutline(drawn.base);
   const built = yield* buildLandforms(grid, drawn.landforms, outline);
+  if (drawn.tile) keepEdges(grid, drawn.base, drawn.tile, drawn.profiles ?? []);
   return measureGround(outline, grid, built);
 }
 

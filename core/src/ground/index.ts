@@ -1,10 +1,13 @@
+export { thinnedTo } from './flood.ts';
 export * from './forms/compose.ts';
 export { type Room, readSpans, type SpanRead } from './forms/spans.ts';
-export { nearestOn } from './forms/water.ts';
+export { beneaths, nearestOn } from './forms/water.ts';
 export * from './ground.ts';
 export * from './holds.ts';
 export * from './places.ts';
 export * from './pools.ts';
 export * from './shapeLines.ts';
 export { STANDS, standAt, standingOf, standingShare, verdict } from './standing.ts';
+export * from './voidReads.ts';
+export { type Hollow, type VoidField, type VoidShape, voidField, voidShape } from './voids.ts';
 export { wetnessOf } from './wetness.ts';

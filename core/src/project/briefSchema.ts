@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id, name, pointSchema } from './drawn.ts';
+import { coverSchema } from './zoneSchema.ts';
 
 const inside = z.number().min(10).max(5000);
 
@@ -55,9 +56,10 @@ const ruleCheckSchema = z.discriminatedUnion('kind', [
     what: z.enum(presences),
     least: z.number().int().min(1).max(1000),
   }),
+  z.strictObject({ kind: z.literal('zone'), cover: coverSchema, leastPercent: z.number().min(0).max(100) }),
   z.strictObject({ kind: z.literal('finished by'), date: z.iso.date('Write the date like 2027-03-15') }),
 ]);
-export const ruleKinds = ['by hand', 'footprint', 'height', 'present', 'finished by'] as const;
+export const ruleKinds = ['by hand', 'footprint', 'height', 'present', 'zone', 'finished by'] as const;
 export type RuleCheck = z.infer<typeof ruleCheckSchema>;
 export type Presence = (typeof presences)[number];
 

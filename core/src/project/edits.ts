@@ -1,7 +1,7 @@
 import type { Point, Ring } from '../geometry/index.ts';
 import { baseSize, freeOutline } from './base.ts';
 import type { BaseShape } from './baseSchema.ts';
-import { findItem, type Item, isClosed, isLaid, isMark, isPoint, isThing, itemsOf } from './items.ts';
+import { findItem, type Item, isClosed, isPoint, itemsOf, listOf } from './items.ts';
 import type { Project, SectionLine, Sheet } from './schema.ts';
 
 /** Edits are pure: each takes a project and gives another; what is not touched is shared. */
@@ -12,39 +12,34 @@ export function freeId(stem: string, taken: readonly { id: string }[]): string {
   for (let n = taken.length + 1; ; n++) if (!ids.has(`${stem}-${n}`)) return `${stem}-${n}`;
 }
 
-/** Adds a mark, a landform (built last) or a laid-in thing. */
+/** Runs every list of items through a function. */
+function mapLists(project: Project, change: <T extends Item>(list: T[]) => T[]): Project {
+  return {
+    ...project,
+    marks: change(project.marks),
+    landforms: change(project.landforms),
+    laid: change(project.laid),
+    things: change(project.things),
+    voids: change(project.voids),
+    patches: change(project.patches),
+  };
+}
+
+/** Adds an item to the end of its list: a landform is built last. */
 export function addItem(project: Project, item: Item): Project {
-  if (isMark(item)) return { ...project, marks: [...project.marks, item] };
-  if (isLaid(item)) return { ...project, laid: [...project.laid, item] };
-  if (isThing(item)) return { ...project, things: [...project.things, item] };
-  return { ...project, landforms: [...project.landforms, item] };
+  const list = listOf(item);
+  return { ...project, [list]: [...project[list], item] };
 }
 
 /** Runs every item through a function; a list none of whose items changed is kept as it was. */
-function mapItems(project: Project, change: (item: Item) => Item): Project {
-  const map = <T extends Item>(list: T[]): T[] => {
+const mapItems = (project: Project, change: (item: Item) => Item): Project =>
+  mapLists(project, <T extends Item>(list: T[]): T[] => {
     const next = list.map((item) => change(item) as T);
     return next.some((item, k) => item !== list[k]) ? next : list;
-  };
-  return {
-    ...project,
-    marks: map(project.marks),
-    landforms: map(project.landforms),
-    laid: map(project.laid),
-    things: map(project.things),
-  };
-}
+  });
 
-export const removeItems = (project: Project, ids: readonly string[]): Project => {
-  const keep = (item: Item) => !ids.includes(item.id);
-  return {
-    ...project,
-    marks: project.marks.filter(keep),
-    landforms: project.landforms.filter(keep),
-    laid: project.laid.filter(keep),
-    things: project.things.filter(keep),
-  };
-};
+export const removeItems = (project: Project, ids: readonly string[]): Project =>
+  mapLists(project, (list) => list.filter((item) => !ids.includes(item.id)));
 
 /** Changes fields of one item; the caller gives only fields that its kind has. */
 export const changeItem = (project: Project, id: string, change: Readonly<Record<string, unknown>>): Project =>
@@ -142,9 +137,9 @@ export function copyItems(project: Project, ids: readonly string[], by: Point): 
   return { project: shiftItems(next, copies, by), ids: copies };
 }
 
-/** Moves a landform earlier (negative) or later in the order of building; marks and laid-in things move in their list. */
-export function reorderItem(project: Project, id: string, by: number): Project {
-  const move = <T extends Item>(list: T[]): T[] => {
+/** Moves a landform earlier (negative) or later in the order of building; everything else moves in its list. */
+export const reorderItem = (project: Project, id: string, by: number): Project =>
+  mapLists(project, (list) => {
     const from = list.findIndex((item) => item.id === id);
     if (from < 0) return list;
     const to = Math.min(list.length - 1, Math.max(0, from + by));
@@ -152,15 +147,7 @@ export function reorderItem(project: Project, id: string, by: number): Project {
     const next = [...list];
     next.splice(to, 0, ...next.splice(from, 1));
     return next;
-  };
-  return {
-    ...project,
-    marks: move(project.marks),
-    landforms: move(project.landforms),
-    laid: move(project.laid),
-    things: move(project.things),
-  };
-}
+  });
 
 export const changeSheet = (project: Project, id: string, change: Partial<Omit<Sheet, 'id'>>): Project => ({
   ...project,

@@ -3,16 +3,26 @@ import type { Laid, Landform } from './landformSchema.ts';
 import type { Mark } from './markSchema.ts';
 import type { Project } from './schema.ts';
 import { type Thing, thingKinds } from './thingSchema.ts';
+import { type Void, voidKinds } from './voidSchema.ts';
+import type { Patch } from './zoneSchema.ts';
 
 /** Anything drawn on the plan. */
-export type Item = Mark | Landform | Laid | Thing;
+export type Item = Mark | Landform | Laid | Thing | Void | Patch;
 
-export const itemsOf = (project: Pick<Project, 'marks' | 'landforms' | 'laid' | 'things'>): Item[] => [
-  ...project.marks,
-  ...project.landforms,
-  ...project.laid,
-  ...project.things,
-];
+/** The lists of a project that hold items, in the order in which they are read out. */
+export const itemLists = ['marks', 'landforms', 'laid', 'things', 'voids', 'patches'] as const;
+export type ItemList = (typeof itemLists)[number];
+
+export const itemsOf = (project: Pick<Project, ItemList>): Item[] => itemLists.flatMap((list): Item[] => project[list]);
+
+/** The list that an item belongs to. */
+export function listOf(item: Item): ItemList {
+  if (isMark(item)) return 'marks';
+  if (isLaid(item)) return 'laid';
+  if (isThing(item)) return 'things';
+  if (isVoid(item)) return 'voids';
+  return item.kind === 'patch' ? 'patches' : 'landforms';
+}
 
 export const findItem = (project: Project, id: string | null): Item | undefined =>
   id === null ? undefined : itemsOf(project).find((item) => item.id === id);
@@ -30,17 +40,22 @@ const outlines = [
   'slate',
   'cast',
   'building',
+  'cave',
+  'bay',
+  'chamber',
+  'patch',
 ];
 
 /** Whether an item's points run round an area. */
 export const isClosed = (item: Item): boolean => (item.kind === 'contour' ? item.closed : outlines.includes(item.kind));
 
-export const isLandform = (item: Item): item is Landform => !isMark(item) && !isLaid(item) && !isThing(item);
+export const isLandform = (item: Item): item is Landform => listOf(item) === 'landforms';
 export const isMark = (item: Item): item is Mark => ['contour', 'spot', 'form', 'break'].includes(item.kind);
 /** Items of one point. */
 export const isPoint = (item: Item): item is Extract<Item, { kind: 'spot' }> | Thing =>
   item.kind === 'spot' || isThing(item);
 export const isThing = (item: Item): item is Thing => (thingKinds as readonly string[]).includes(item.kind);
+export const isVoid = (item: Item): item is Void => (voidKinds as readonly string[]).includes(item.kind);
 export const isLaid = (item: Item): item is Laid => 'beddedMm' in item;
 
 /** Curves of items; an item is never changed in place, so its curve stays good as long as it is there. */

@@ -1,57 +1,26 @@
 import type { Point } from '../geometry/index.ts';
 import { addItem, freeId } from './edits.ts';
 import { type Item, itemsOf } from './items.ts';
+import {
+  choice,
+  ends,
+  field,
+  height,
+  type KindWords,
+  laidFields,
+  landOr,
+  length,
+  margin,
+  slope,
+  waterLevel,
+} from './kindFields.ts';
 import { beds, laidKinds, waters, wayUses } from './landformSchema.ts';
 import type { Project } from './schema.ts';
 import { thingKinds } from './thingSchema.ts';
+import { voidKinds } from './voidSchema.ts';
+import { hollowBeginnings, hollowWords } from './voidWords.ts';
 
 export type ItemKind = Item['kind'];
-
-/** One parameter of an item, as it is asked for. */
-export interface ItemField {
-  key: string;
-  label: string;
-  measure: 'height' | 'length' | 'slope' | 'percent' | 'count' | 'density' | 'choice';
-  least: number;
-  most: number;
-  /** What an empty field means, where it may be empty. */
-  empty?: string;
-  options?: readonly string[];
-}
-
-const field = (key: string, label: string, measure: ItemField['measure'], least: number, most: number): ItemField => ({
-  key,
-  label,
-  measure,
-  least,
-  most,
-});
-const height = (key: string, label: string) => field(key, label, 'height', 0, 2000);
-const landOr = (key: string, label: string): ItemField => ({ ...height(key, label), empty: 'as the land lies' });
-const length = (key: string, label: string, least = 0.5) => field(key, label, 'length', least, 2000);
-const slope = (key: string, label: string) => field(key, label, 'slope', 1, 90);
-const choice = (key: string, label: string, options: readonly string[]): ItemField => ({
-  ...field(key, label, 'choice', 0, 0),
-  options,
-});
-const ends = [landOr('fromMm', 'Height at its start'), landOr('toMm', 'Height at its end')];
-const waterLevel = height('waterMm', 'Water level');
-const margin: ItemField = { ...length('marginMm', 'Room kept round it', 0), most: 500 };
-const laidFields = [
-  length('heightMm', 'Height'),
-  length('beddedMm', 'Bedded by', 0),
-  margin,
-  { ...field('densityKgL', 'Density, kg/L', 'density', 0.01, 20), empty: 'usual' },
-];
-
-/** One kind of thing that can be drawn: its name at the bench, how it is drawn, and its parameters. */
-export interface KindWords {
-  title: string;
-  drawn: 'outline' | 'line' | 'point';
-  /** What it is for, in one sentence. */
-  about: string;
-  fields: readonly ItemField[];
-}
 
 const marks = {
   contour: {
@@ -240,11 +209,18 @@ const things = {
   stood: { title: 'Other thing', drawn: 'point', about: 'Anything else that stands here.', fields: thingFields },
 } as const;
 
-export const kindWords: Readonly<Record<ItemKind, KindWords>> = { ...marks, ...landforms, ...laid, ...things };
+export const kindWords: Readonly<Record<ItemKind, KindWords>> = {
+  ...marks,
+  ...landforms,
+  ...laid,
+  ...things,
+  ...hollowWords,
+};
 export const markKinds = Object.keys(marks) as (keyof typeof marks)[];
 export const landformKinds = Object.keys(landforms) as (keyof typeof landforms)[];
 export const laidThings = laidKinds;
 export const standing = thingKinds;
+export const hollows = voidKinds;
 
 /** What a new item of each kind begins with, on land of a given height. */
 const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
@@ -283,6 +259,7 @@ const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
   tree: () => ({ footMm: 8, heightMm: 100, marginMm: 2, crownMm: 60, raisedMm: 0 }),
   figure: () => ({ footMm: 25, heightMm: 32, marginMm: 1, crownMm: null, raisedMm: 0 }),
   held: () => ({ footMm: 60, heightMm: 30, marginMm: 5, crownMm: null, raisedMm: 60 }),
+  ...hollowBeginnings,
   stood: () => ({ footMm: 30, heightMm: 40, marginMm: 1, crownMm: null, raisedMm: 0 }),
 };
 
@@ -298,6 +275,10 @@ const curved: readonly ItemKind[] = [
   'beach',
   'rock',
   'bark',
+  'cave',
+  'tunnel',
+  'cable',
+  'patch',
 ];
 
 /** Adds a thing of a kind to a project, with the usual parameters on land of `landMm`; gives its id. */

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { bad, good, type Result } from '../units/index.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
+import { newTile } from './tiles.ts';
 
 /** Turns a document of version n into one of version n + 1; the entry at n. Chained until the present version is reached. */
 export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>;
@@ -31,6 +32,18 @@ const migrations: Migrations = {
     judging: { tiltDegrees: 20, unevenMm: 1.5, wayMm: 30 },
     laid: listOf(document.laid).map((thing) => ({ ...thing, marginMm: 0 })),
     things: [],
+  }),
+  /** Version 3 knew one tile, no voids, no zones and nothing brought in from outside. */
+  3: (document) => ({
+    ...document,
+    terrain: null,
+    underlay: null,
+    voids: [],
+    patches: [],
+    zones: { rules: [], rest: 'grass' },
+    profiles: [],
+    tile: newTile('tile-1', 'Tile 1'),
+    tiles: [],
   }),
 };
 

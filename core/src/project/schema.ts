@@ -4,10 +4,14 @@ import { distanceSchema, envelopeSchema, judgingSchema, limitsSchema } from './b
 import { id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
+import { terrainSchema, underlaySchema } from './terrainSchema.ts';
 import { thingSchema } from './thingSchema.ts';
+import { profileSchema, tileFields, tileSchema } from './tileSchema.ts';
+import { voidSchema } from './voidSchema.ts';
+import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 3;
+export const PROJECT_VERSION = 4;
 
 const positiveMm = z.number().gt(0).max(5000);
 const percent = z.number().min(0).max(100);
@@ -91,6 +95,27 @@ const benchSchema = z.strictObject({
 
 const unique = (list: { id: string }[]) => new Set(list.map((item) => item.id)).size === list.length;
 
+/** What belongs to one tile of a set: its base and everything drawn on it. */
+const contentFields = {
+  base: baseSchema,
+  /** Ground that came from a grid of heights; marks and landforms act on top of it. */
+  terrain: terrainSchema.nullable(),
+  /** A picture under the plan. */
+  underlay: underlaySchema.nullable(),
+  marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),
+  /** In the order in which they are built: where two meet, the later one has its way. */
+  landforms: z.array(landformSchema).max(500).refine(unique, 'Two landforms have the same id'),
+  laid: z.array(laidSchema).max(1000).refine(unique, 'Two laid-in things have the same id'),
+  /** What stands on the ground and is no part of it. */
+  things: z.array(thingSchema).max(1000).refine(unique, 'Two things have the same id'),
+  /** Hollows in the ground. */
+  voids: z.array(voidSchema).max(200).refine(unique, 'Two voids have the same id'),
+  /** Zones by their outline. */
+  patches: z.array(patchSchema).max(500).refine(unique, 'Two patches have the same id'),
+  sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
+};
+const closedTileSchema = z.strictObject({ ...tileFields, ...contentFields });
+
 export const projectSchema = z.strictObject({
   format: z.literal(PROJECT_FORMAT),
   version: z.literal(PROJECT_VERSION),
@@ -100,19 +125,19 @@ export const projectSchema = z.strictObject({
   scale: z.number().min(1).max(1e6).nullable(),
   distance: distanceSchema.nullable(),
   currency: z.string().max(8),
-  base: baseSchema,
   envelope: envelopeSchema,
   limits: limitsSchema,
   judging: judgingSchema,
   air: airSchema,
   sheets: z.array(sheetSchema).max(40).refine(unique, 'Two sheets have the same id'),
-  marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),
-  /** In the order in which they are built: where two meet, the later one has its way. */
-  landforms: z.array(landformSchema).max(500).refine(unique, 'Two landforms have the same id'),
-  laid: z.array(laidSchema).max(1000).refine(unique, 'Two laid-in things have the same id'),
-  /** What stands on the ground and is no part of it. */
-  things: z.array(thingSchema).max(1000).refine(unique, 'Two things have the same id'),
-  sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
+  ...contentFields,
+  zones: zonesSchema,
+  /** Named profiles that tiles share along their sides. */
+  profiles: z.array(profileSchema).max(60).refine(unique, 'Two profiles have the same id'),
+  /** The tile that lies open: its base and what is drawn on it stand in the project itself. */
+  tile: tileSchema,
+  /** The other tiles of the set. */
+  tiles: z.array(closedTileSchema).max(60).refine(unique, 'Two tiles have the same id'),
   stacking: stackingSchema,
   surface: surfaceSchema,
   bench: benchSchema,
@@ -125,6 +150,9 @@ export const projectSchema = z.strictObject({
 });
 
 export type Project = z.infer<typeof projectSchema>;
+export type ClosedTile = z.infer<typeof closedTileSchema>;
+export const contentKeys = Object.keys(contentFields) as (keyof typeof contentFields)[];
+export type Content = Pick<Project, (typeof contentKeys)[number]>;
 export type Sheet = Project['sheets'][number];
 export type School = Project['stacking']['school'];
 export type Glue = Project['stacking']['glue'];

@@ -1,4 +1,5 @@
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type Sheet } from './schema.ts';
+import { newTile } from './tiles.ts';
 
 /** A sheet of dense foam as it is usually bought for small work. */
 export const usualSheet = (id: string): Sheet => ({
@@ -34,11 +35,19 @@ export function startProject(name: string, startDate: string): Project {
     judging: { tiltDegrees: 20, unevenMm: 1.5, wayMm: 30 },
     air: { temperatureC: 20, humidityPercent: 50, airSpeedMs: 0.1 },
     sheets: [usualSheet('sheet-1')],
+    terrain: null,
+    underlay: null,
     marks: [],
     landforms: [],
     laid: [],
     things: [],
+    voids: [],
+    patches: [],
     sections: [{ id: 'A', name: 'A', from: [0, 105], to: [297, 105] }],
+    zones: { rules: [], rest: 'grass' },
+    profiles: [],
+    tile: newTile('tile-1', 'Tile 1'),
+    tiles: [],
     stacking: {
       school: 'halfway',
       glue: 'polyurethane',

@@ -55,7 +55,7 @@ export const ItemShape = memo(function ItemShape({ item, picked, place, scale }:
 });
 
 /** Whether an outline can be taken hold of anywhere inside it. */
-const filled = (item: Item) => isLaid(item) || item.kind === 'pad' || item.kind === 'basin';
+const filled = (item: Item) => isLaid(item) || ['pad', 'basin', 'cave', 'bay', 'chamber'].includes(item.kind);
 
 type Line = (d: string, more?: Record<string, string | number>) => ReactNode;
 
@@ -153,6 +153,27 @@ function drawn(
           {line(inwardTicks(run, place, scale))}
         </>
       );
+    case 'cave':
+    case 'bay':
+    case 'chamber':
+      return (
+        <>
+          {area('#fcfbf8', 0.45)}
+          {line(path, { strokeDasharray: HOLLOW })}
+          {line(inwardTicks(run, place, scale), { strokeWidth: 0.7 })}
+        </>
+      );
+    case 'tunnel':
+      return hollowStrip(run, item.widthMm, place, line);
+    case 'cable':
+      return hollowStrip(run, item.boreMm, place, line);
+    case 'patch':
+      return (
+        <>
+          {area('#566b3a', picked ? 0.22 : 0.1)}
+          {line(path, { strokeDasharray: '1 3', strokeLinecap: 'round' })}
+        </>
+      );
     case 'mound':
     case 'heap':
       return line(path, { strokeDasharray: item.kind === 'heap' ? '2 3' : '7 4' });
@@ -187,6 +208,21 @@ function strip(
       {line(linePath(left, place, false))}
       {line(linePath(right, place, false))}
       {middle && line(linePath(run, place, false), { strokeWidth: 0.8, strokeDasharray: middle })}
+    </>
+  );
+}
+
+/** What lies hidden in the ground is drawn dashed. */
+const HOLLOW = '6 3';
+
+function hollowStrip(run: Ring, widthMm: number, place: Placer, line: Line): ReactNode {
+  const left = offsetLine(run, widthMm / 2);
+  const right = offsetLine(run, -widthMm / 2);
+  return (
+    <>
+      <path d={linePath([...left, ...[...right].reverse()], place, true)} fill="#fcfbf8" fillOpacity={0.45} />
+      {line(linePath(left, place, false), { strokeDasharray: HOLLOW })}
+      {line(linePath(right, place, false), { strokeDasharray: HOLLOW })}
     </>
   );
 }

@@ -11,20 +11,29 @@ import { PlanSection } from './PlanSection.tsx';
 import { linePath, piecePath } from './paths.ts';
 import { useFrame } from './planFrame.ts';
 import { Relief } from './Relief.tsx';
+import type { Shading } from './shading.ts';
 
 interface Props {
   editable?: boolean;
   /** A layer whose footprint is laid over the plan. */
   layer?: LayerReport;
   marks?: boolean;
+  /** What the tint tells, where that is not the builder's to choose. */
+  shading?: Shading;
 }
 
 /** The base from above: shaded ground with its height lines, marks, the section line, and a layer's footprint. */
-export function PlanView({ editable = false, layer, marks = true }: Props) {
+export function PlanView({ editable = false, layer, marks = true, shading }: Props) {
   const { base } = useProject();
   const { widthMm, depthMm } = baseSize(base);
   return (
-    <PlanFrame widthMm={widthMm} depthMm={depthMm} label="Plan of the base" moves={editable} under={<ShadedGround />}>
+    <PlanFrame
+      widthMm={widthMm}
+      depthMm={depthMm}
+      label="Plan of the base"
+      moves={editable}
+      under={<ShadedGround shading={shading} />}
+    >
       <OutsideMask />
       <HeightLines />
       {layer && <Footprint layer={layer} />}
@@ -38,12 +47,12 @@ export function PlanView({ editable = false, layer, marks = true }: Props) {
 }
 
 /** The relief alone follows every coarse ground of a drag; the plan round it is not drawn again. */
-function ShadedGround() {
+function ShadedGround({ shading }: { shading?: Shading }) {
   const { widthMm, depthMm } = baseSize(useProject().base);
   const fields = useFields();
   const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   if (!fields) return <div className="size-full bg-sheet" />;
-  return <Relief grid={fields.ground} widthMm={widthMm} depthMm={depthMm} highestMm={highestMm} />;
+  return <Relief grid={fields.ground} widthMm={widthMm} depthMm={depthMm} highestMm={highestMm} shading={shading} />;
 }
 
 /** Covers what lies off the base, and draws its edge. */

@@ -2,20 +2,25 @@ import { baseOutline, type Grid, standingOf, wetnessOf } from '@hosket/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { useProject } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
+import { usePlan } from '../worker/planStore.ts';
+import { coverGrid } from './covers.ts';
 import { reliefPixels } from './relief.ts';
-import { bandsOf } from './shading.ts';
+import { bandsOf, type Shading } from './shading.ts';
 
 interface Props {
   grid: Grid;
   widthMm: number;
   depthMm: number;
   highestMm: number;
+  /** What the tint tells; as chosen for the plan where nothing else is asked for. */
+  shading?: Shading;
 }
 
 /** The shaded ground. Its picture is a little larger than the base where the lattice runs past the edge. */
-export function Relief({ grid, widthMm, depthMm, highestMm }: Props) {
-  const shading = useView((view) => view.shading);
-  const read = useRead(grid);
+export function Relief({ grid, widthMm, depthMm, highestMm, shading: asked }: Props) {
+  const chosen = useView((view) => view.shading);
+  const shading = asked ?? chosen;
+  const read = useRead(grid, shading);
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current;
@@ -41,12 +46,13 @@ export function Relief({ grid, widthMm, depthMm, highestMm }: Props) {
 }
 
 /** What is tinted besides slope and height: worked out from the ground only while it is looked at. */
-function useRead(grid: Grid): Grid | null {
-  const shading = useView((view) => view.shading);
+function useRead(grid: Grid, shading: Shading): Grid | null {
   const figureMm = useView((view) => view.figureMm);
   const { base, judging } = useProject();
+  const { report, fields } = usePlan();
   return useMemo(() => {
+    if (shading === 'cover') return report && fields ? coverGrid(fields.zones, report) : null;
     if (shading === 'wet') return wetnessOf(grid, baseOutline(base));
     return shading === 'standing' ? standingOf(grid, baseOutline(base), figureMm, judging) : null;
-  }, [shading, grid, base, judging, figureMm]);
+  }, [shading, grid, base, judging, figureMm, report, fields]);
 }

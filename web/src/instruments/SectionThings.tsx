@@ -4,6 +4,7 @@ import {
   insideRing,
   isClosed,
   isThing,
+  isVoid,
   itemsOf,
   lineLength,
   nearestOn,
@@ -11,6 +12,7 @@ import {
   type Point,
   runOf,
   type SectionSample,
+  voidShape,
 } from '@hosket/core';
 import { useShown } from '../store/preview.ts';
 import { usePlan } from '../worker/planStore.ts';
@@ -30,7 +32,7 @@ interface Cover {
   topMm: number;
 }
 
-/** What the cut goes through besides the ground: water, decks, laid-in things. */
+/** What the cut goes through besides the ground: water, decks, laid-in things, hollows. */
 export function SectionThings({ frame, from, to, samples }: Props) {
   const project = useShown();
   const report = usePlan((state) => state.report);
@@ -52,13 +54,29 @@ export function SectionThings({ frame, from, to, samples }: Props) {
             .map((sample) => ({ sample, cover: cover(at(sample.alongMm), sample) })),
           frame,
         );
-        return path && <path key={item.id} d={path} {...look} />;
+        return path && <path key={item.id} d={path} data-item={item.kind} {...look} />;
       })}
     </g>
   );
 }
 
-function looks(item: Item): { fill: string; fillOpacity: number; stroke: string; strokeWidth: number } | null {
+interface Look {
+  fill: string;
+  fillOpacity: number;
+  stroke: string;
+  strokeWidth: number;
+  strokeDasharray?: string;
+}
+
+function looks(item: Item): Look | null {
+  if (isVoid(item))
+    return {
+      fill: 'var(--sheet)',
+      fillOpacity: 1,
+      stroke: 'var(--graphite)',
+      strokeWidth: 1.2,
+      strokeDasharray: '5 3',
+    };
   if (item.kind === 'basin' || item.kind === 'channel' || item.kind === 'pit')
     return { fill: 'var(--water)', fillOpacity: 0.45, stroke: 'var(--water)', strokeWidth: 0.8 };
   if (item.kind === 'span') return { fill: 'var(--board)', fillOpacity: 1, stroke: 'var(--graphite)', strokeWidth: 1 };
@@ -76,6 +94,14 @@ function looks(item: Item): { fill: string; fillOpacity: number; stroke: string;
 
 /** For a place on the cut, between which heights an item lies there. */
 function coverOf(item: Item, report: PlanReport): ((at: Point, sample: SectionSample) => Cover | null) | null {
+  if (isVoid(item)) {
+    const { at: hollowAt } = voidShape(item);
+    return ([x, y], { alongMm, groundMm }) => {
+      const hollow = hollowAt(x, y);
+      if (!hollow || groundMm <= hollow.floorMm) return null;
+      return { alongMm, bottomMm: hollow.floorMm, topMm: Math.min(hollow.roofMm, groundMm) };
+    };
+  }
   const run = runOf(item);
   const built = report.landforms.find(({ id }) => id === item.id);
   const laid = report.laid.find(({ id }) => id === item.id);

@@ -32,6 +32,15 @@ export function itemLabel(item: Item, report: PlanReport | null, mm: (value: num
       const top = report?.fit.things.find(({ id }) => id === item.id)?.topMm;
       return top === undefined ? '' : `top ${mm(top)}`;
     }
+    case 'cave':
+    case 'bay':
+    case 'chamber':
+      return `floor ${mm(item.floorMm)}`;
+    case 'tunnel':
+    case 'cable':
+      return `${mm(item.fromMm)} to ${mm(item.toMm)}`;
+    case 'patch':
+      return item.cover;
     default:
       return '';
   }

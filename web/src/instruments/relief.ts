@@ -1,5 +1,6 @@
 import { type Grid, nearestValue } from '@hosket/core';
-import type { Band, Shading } from './shading.ts';
+import type { Band } from './band.ts';
+import type { Shading } from './shading.ts';
 
 /** Light from the far left, half way up the sky. */
 const LIGHT = [-0.5, 0.5, Math.SQRT1_2];
@@ -44,10 +45,11 @@ export function reliefPixels(
           : z[j * columns + i];
       let band = 0;
       while (band < bands.length - 1 && measure > bands[band].upTo) band++;
-      const { tint } = bands[band];
-      pixels[p] = tint[0] * tone;
-      pixels[p + 1] = tint[1] * tone;
-      pixels[p + 2] = tint[2] * tone + 6;
+      const { tint, grain } = bands[band];
+      const light = grain ? tone * grain(i, j) : tone;
+      pixels[p] = tint[0] * light;
+      pixels[p + 1] = tint[1] * light;
+      pixels[p + 2] = tint[2] * light + 6;
       pixels[p + 3] = 255;
     }
   }

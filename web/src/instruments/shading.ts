@@ -1,16 +1,10 @@
-import { formatMeasure, type UnitSystem } from '@hosket/core';
+import { covers, formatMeasure, type UnitSystem } from '@hosket/core';
+import type { Band, Tint } from './band.ts';
+import { coverBands } from './covers.ts';
 
-export const shadings = ['relief', 'slope', 'height', 'wet', 'standing'] as const;
-/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, how high, how wet, or where a figure stands. */
+export const shadings = ['relief', 'slope', 'height', 'wet', 'standing', 'cover'] as const;
+/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, how high, how wet, where a figure stands, or what covers it. */
 export type Shading = (typeof shadings)[number];
-
-type Tint = readonly [number, number, number];
-
-/** One step of a tint scale: everything up to `upTo` (degrees or mm) that no step before it takes. */
-export interface Band {
-  upTo: number;
-  tint: Tint;
-}
 
 /** From light to dark, so that the order reads without colour. */
 const ramp: readonly Tint[] = [
@@ -51,6 +45,7 @@ const roundSteps = [1, 2, 5, 10, 20, 25, 50, 100, 200, 500];
 
 export function bandsOf(shading: Shading, highestMm: number): readonly Band[] {
   if (shading === 'relief') return plain;
+  if (shading === 'cover') return coverBands;
   if (shading === 'wet') return wetLimits.map((upTo, k) => ({ upTo, tint: wetRamp[k] }));
   if (shading === 'standing') return standingTints.map((tint, k) => ({ upTo: k + 0.5, tint }));
   if (shading === 'slope') return slopeLimits.map((upTo, k) => ({ upTo, tint: ramp[k] }));
@@ -64,6 +59,7 @@ export function bandsOf(shading: Shading, highestMm: number): readonly Band[] {
 
 /** The bands in words: "5–10°", "over 60°", "20–40 mm". */
 export function bandWords(bands: readonly Band[], shading: Shading, units: UnitSystem): string[] {
+  if (shading === 'cover') return [...covers];
   if (shading === 'wet') return wetWords;
   if (shading === 'standing') return standingWords;
   const say = (value: number) => (shading === 'slope' ? `${value}°` : formatMeasure('length', value, units));

@@ -46,6 +46,13 @@ export function edit(change: (project: Project) => Project): void {
   if (next !== project) projectStore.setState({ project: next });
 }
 
+/** The open project outside of what is drawn; only called while there is one. */
+export function projectNow(): Project {
+  const { project } = projectStore.getState();
+  if (!project) throw new Error('no project is open');
+  return project;
+}
+
 export const undo = (): void => history().getState().undo();
 export const redo = (): void => history().getState().redo();
 

@@ -9,7 +9,7 @@ interface ViewState {
   /** Heights in the section are drawn this many times as tall. */
   stretch: number;
   /** What the tint of the plan tells. */
-  shading: 'relief' | 'slope' | 'height' | 'wet' | 'standing';
+  shading: 'relief' | 'slope' | 'height' | 'wet' | 'standing' | 'cover';
   /** The base of the figure whose footing is shown, mm. */
   figureMm: number;
   /** Whether points that are put or dragged take hold of what is near. */

@@ -1,10 +1,12 @@
-import type { Grid, PlanReport, Project, Ring } from '@hosket/core';
+import type { Grid, PlanReport, Project, Ring, Suggestion, ZoneMap } from '@hosket/core';
 import { z } from 'zod';
 
 /** Asks for the plan of a project. A later ticket replaces an earlier one. */
 export interface PlanRequest {
   ticket: number;
   project: Project;
+  /** Zones by the rules of the trade are asked for, instead of a plan. */
+  suggest?: boolean;
 }
 
 /** What drawings are made from; sent only when it has changed since the last answer. */
@@ -12,10 +14,12 @@ export interface Fields {
   ground: Grid;
   target: Grid;
   outline: Ring;
+  zones: ZoneMap;
 }
 
 export type PlanAnswer = { ticket: number } & (
   | { kind: 'plan'; report: PlanReport; fields: Fields | null; near: boolean }
+  | { kind: 'suggestion'; suggestion: Suggestion }
   | { kind: 'failed'; why: string }
 );
 
@@ -28,5 +32,6 @@ export const answerSchema = z.discriminatedUnion('kind', [
     fields: z.custom<Fields | null>(),
     near: z.boolean(),
   }),
+  z.object({ ticket: z.number(), kind: z.literal('suggestion'), suggestion: z.custom<Suggestion>() }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),
 ]);

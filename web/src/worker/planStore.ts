@@ -1,4 +1,4 @@
-import type { PlanReport, Project, SchoolReport } from '@hosket/core';
+import type { PlanReport, Project, SchoolReport, Suggestion } from '@hosket/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
@@ -12,10 +12,27 @@ interface PlanState {
   /** The report is of an earlier state of the project; a newer one is being worked out. */
   behind: boolean;
   failed: string | null;
+  /** Zones that the rules of the trade would lay on this ground; gone with the next change. */
+  suggestion: Suggestion | null;
 }
 
+let askFor: ((project: Project) => void) | null = null;
+
+/** Asks for zones by the rules of the trade; they come as `suggestion`. */
+export const askSuggestion = (): void => {
+  const { project } = projectStore.getState();
+  if (project) askFor?.(project);
+};
+export const dropSuggestion = (): void => usePlan.setState({ suggestion: null });
+
 /** The newest plan that the worker has answered with. */
-export const usePlan = create<PlanState>(() => ({ report: null, fields: null, behind: false, failed: null }));
+export const usePlan = create<PlanState>(() => ({
+  report: null,
+  fields: null,
+  behind: false,
+  failed: null,
+  suggestion: null,
+}));
 
 /** Keeps the plan in step with the open project. Gives a function that stops it. */
 export function startPlanning(): () => void {
@@ -23,8 +40,12 @@ export function startPlanning(): () => void {
   let ticket = 0;
   const ask = (project: Project) => {
     ticket++;
-    usePlan.setState({ behind: true });
+    usePlan.setState({ behind: true, suggestion: null });
     worker.postMessage({ ticket, project } satisfies PlanRequest);
+  };
+  askFor = (project) => {
+    ticket++;
+    worker.postMessage({ ticket, project, suggest: true } satisfies PlanRequest);
   };
   worker.onmessage = ({ data }) => {
     const answer = answerSchema.parse(data);
@@ -37,6 +58,8 @@ export function startPlanning(): () => void {
         behind: answer.ticket !== ticket || answer.near,
       }));
       if (!usePreview.getState().latest) dropDraft();
+    } else if (answer.kind === 'suggestion') {
+      if (answer.ticket === ticket) usePlan.setState({ suggestion: answer.suggestion });
     } else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });
   };
   worker.onerror = (event) => usePlan.setState({ failed: event.message || 'The planner stopped.', behind: false });

@@ -1,4 +1,4 @@
-import { createPlanner, type Grid, type Plan, type Project, parseProject } from '@hosket/core';
+import { createPlanner, type Grid, type Plan, type Project, parseProject, suggestedZones } from '@hosket/core';
 import { z } from 'zod';
 import type { PlanAnswer, PlanRequest } from './messages.ts';
 
@@ -8,6 +8,7 @@ const planner = createPlanner();
 let newest = 0;
 let sentGround: unknown;
 let sentTarget: unknown;
+let sentZones: unknown;
 
 /** Lets waiting messages in, so that a newer request is seen between pieces of work. */
 const breath = () =>
@@ -37,11 +38,14 @@ async function runFor(ticket: number, project: Project, quick: boolean): Promise
   }
 }
 
-function answerWith(ticket: number, { report, ground, target, near }: Plan): void {
-  const fresh = ground !== sentGround || target !== sentTarget;
+function answerWith(ticket: number, { report, ground, target, zones, near }: Plan): void {
+  const fresh = ground !== sentGround || target !== sentTarget || zones !== sentZones;
   sentGround = ground;
   sentTarget = target;
-  const fields = fresh ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline } : null;
+  sentZones = zones;
+  const fields = fresh
+    ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline, zones }
+    : null;
   answer(
     { ticket, kind: 'plan', report, fields, near },
     fields ? [fields.ground.values.buffer as ArrayBuffer, fields.target.values.buffer as ArrayBuffer] : [],
@@ -54,6 +58,11 @@ self.onmessage = async ({ data }: MessageEvent<PlanRequest>) => {
   try {
     const read = parseProject(data.project);
     if (!read.ok) return answer({ ticket, kind: 'failed', why: `${read.fault.message} ${read.fault.remedy}` });
+    if (data.suggest) {
+      const exact = await runFor(ticket, read.value, false);
+      if (exact) answer({ ticket, kind: 'suggestion', suggestion: suggestedZones(read.value, exact.ground) });
+      return;
+    }
     // First what a change near by comes to; then, where that was taken up from the ground before, the exact plan.
     const quick = await runFor(ticket, read.value, true);
     if (!quick) return;

@@ -3,7 +3,7 @@ import { useSay } from '../../ui/Figures.tsx';
 
 /** How the model is looked at. */
 export interface Look {
-  show: 'ground' | 'sheets';
+  show: 'ground' | 'through' | 'sheets';
   /** How far each layer is lifted from the one below, mm. */
   pulled: number;
   lightSide: number;
@@ -42,6 +42,7 @@ export function ModelTools({ look, onLook, section, scale }: Props) {
           value={look.show}
           options={[
             { value: 'ground', text: 'finished ground' },
+            { value: 'through', text: 'hollows, through it' },
             { value: 'sheets', text: 'cut sheets only' },
           ]}
           onValue={(show) => onLook({ ...look, show })}

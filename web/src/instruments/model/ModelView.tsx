@@ -8,7 +8,7 @@ import { offerModelPicture } from '../picture.ts';
 import { useSectionLine } from '../sectionLine.ts';
 import { useSize } from '../useSize.ts';
 import { defaultLook, type Look, ModelTools } from './ModelTools.tsx';
-import { layerPieces, type Piece, plate, thingPieces } from './pieces.ts';
+import { hollowPieces, layerPieces, type Piece, plate, thingPieces } from './pieces.ts';
 import { createStage, type Stage } from './stage.ts';
 import { skirtGeometry, terrainGeometry } from './terrain.ts';
 
@@ -103,14 +103,17 @@ function piecesOf(
     { geometry: plate(outline, [], -project.base.board.thicknessMm, 0, depthMm), colour: '#8d8271' },
   ];
   if (pulled > 0 || show === 'sheets') pieces.push(...layerPieces(layers, pulled, depthMm));
-  if (show === 'ground') {
+  if (show !== 'sheets') {
+    const through = show === 'through';
     pieces.push({
       geometry: terrainGeometry(fields.ground, outline, depthMm).translate(0, lift, 0),
       colour: '#e2d6bf',
+      ghostly: through,
     });
-    if (!pulled) pieces.push({ geometry: skirtGeometry(fields.ground, outline, depthMm), colour: '#c9bea8' });
-    for (const piece of thingPieces(project, report))
-      pieces.push({ ...piece, geometry: piece.geometry.translate(0, lift, 0) });
+    if (!pulled)
+      pieces.push({ geometry: skirtGeometry(fields.ground, outline, depthMm), colour: '#c9bea8', ghostly: through });
+    const inAndOn = [...thingPieces(project, report), ...(through ? hollowPieces(project.voids, depthMm) : [])];
+    for (const piece of inAndOn) pieces.push({ ...piece, geometry: piece.geometry.translate(0, lift, 0) });
   }
   return pieces;
 }

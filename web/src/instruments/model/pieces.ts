@@ -11,6 +11,7 @@ import {
   type Ring,
   runOf,
   type Thing,
+  type Void,
 } from '@hosket/core';
 import {
   BufferAttribute,
@@ -28,6 +29,8 @@ export interface Piece {
   geometry: BufferGeometry;
   colour: string;
   glassy?: boolean;
+  /** Hardly there: what lies behind it is to be seen. */
+  ghostly?: boolean;
 }
 
 const shapeOf = (outer: Ring, holes: readonly Ring[] = []): Shape => {
@@ -134,6 +137,28 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
     ];
   return [];
 }
+
+/** Hollows as bodies, to be seen through a glassy ground. */
+export const hollowPieces = (voids: readonly Void[], depthMm: number): Piece[] =>
+  voids.map((hollow): Piece => {
+    const run = runOf(hollow);
+    const colour = hollow.kind === 'cable' ? '#a8452b' : '#6d6a78';
+    if (hollow.kind === 'tunnel') {
+      const top = hollow.headMm;
+      return {
+        geometry: band(run, hollow.widthMm, hollow.fromMm + top, hollow.toMm + top, top, depthMm),
+        colour,
+      };
+    }
+    if (hollow.kind === 'cable') {
+      const half = hollow.boreMm / 2;
+      return {
+        geometry: band(run, hollow.boreMm, hollow.fromMm + half, hollow.toMm + half, hollow.boreMm, depthMm),
+        colour,
+      };
+    }
+    return { geometry: plate(run, [], hollow.floorMm, hollow.floorMm + hollow.headMm, depthMm), colour };
+  });
 
 /** A thing as a post of its foot, under a crown where it has one. */
 function stoodPieces(

@@ -67,12 +67,13 @@ export function createStage(canvas: HTMLCanvasElement): Stage {
     show(pieces) {
       clear();
       standing = new Group();
-      for (const { geometry, colour, glassy } of pieces) {
+      for (const { geometry, colour, glassy, ghostly } of pieces) {
         const material = new MeshLambertMaterial({
           color: colour,
           side: DoubleSide,
-          transparent: glassy === true,
-          opacity: glassy ? 0.62 : 1,
+          transparent: glassy === true || ghostly === true,
+          opacity: ghostly ? 0.28 : glassy ? 0.62 : 1,
+          depthWrite: !ghostly,
         });
         standing.add(new Mesh(geometry, material));
       }

@@ -1,4 +1,5 @@
 import {
+  covers,
   freeId,
   type Judging,
   type LimitRule,
@@ -130,6 +131,7 @@ const begin: Record<RuleCheck['kind'], RuleCheck> = {
   footprint: { kind: 'footprint', widthMm: 300, depthMm: 200 },
   height: { kind: 'height', mostMm: 200 },
   present: { kind: 'present', what: 'water', least: 1 },
+  zone: { kind: 'zone', cover: 'grass', leastPercent: 5 },
   'finished by': { kind: 'finished by', date: '2027-06-30' },
 };
 
@@ -138,6 +140,7 @@ const kindWords: Record<RuleCheck['kind'], string> = {
   footprint: 'largest footprint',
   height: 'greatest height',
   present: 'must be there',
+  zone: 'must be covered',
   'finished by': 'finished by',
 };
 
@@ -207,6 +210,24 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
             least={1}
             most={1000}
             onValue={(least) => set({ check: { ...check, least } })}
+          />
+        </>
+      )}
+      {check.kind === 'zone' && (
+        <>
+          <ChoiceField
+            label="With"
+            value={check.cover}
+            options={covers}
+            onValue={(cover) => set({ check: { ...check, cover } })}
+          />
+          <NumberField
+            label="At least"
+            unit="%"
+            value={check.leastPercent}
+            least={0}
+            most={100}
+            onValue={(leastPercent) => set({ check: { ...check, leastPercent } })}
           />
         </>
       )}

@@ -1,4 +1,4 @@
-import { type ItemKind, kindWords, laidThings, landformKinds, markKinds, standing } from '@hosket/core';
+import { hollows, type ItemKind, kindWords, laidThings, landformKinds, markKinds, standing } from '@hosket/core';
 import { beginDrawing, enoughPoints, finishLine, stopDrawing, useDrawing } from '../../instruments/drawing.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -12,6 +12,8 @@ export function DrawTools() {
       <Row name="Laid in" kinds={laidThings} />
       <Row name="Standing" kinds={standing} />
       <Row name="Landforms" kinds={landformKinds} />
+      <Row name="Hollows" kinds={hollows} />
+      <Row name="Cover" kinds={['patch']} />
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { type Item, sayGradient } from '@hosket/core';
+import { type Item, type PlanReport, sayGradient } from '@hosket/core';
 import { lookAt } from '../../instruments/panZoom.ts';
 import { showPlace } from '../../store/viewStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
@@ -20,16 +20,13 @@ export function ItemEffect({ item }: { item: Item }) {
             name={`over ${room.over}`}
             remark={room.roomMm < span.wantedMm ? `${say.mm(span.wantedMm)} wanted` : undefined}
           >
-            <button
-              type="button"
-              className="cursor-pointer underline decoration-line underline-offset-2"
-              onClick={() => {
+            <Lead
+              text={say.mm(room.roomMm)}
+              onLead={() => {
                 showPlace(room.at);
                 lookAt(room.at);
               }}
-            >
-              <Figure text={say.mm(room.roomMm)} />
-            </button>
+            />
           </Line>
         ))}
         <Line name="Deck" remark={`${say.mm(span.fromMm)} to ${say.mm(span.toMm)}`}>
@@ -75,6 +72,20 @@ export function ItemEffect({ item }: { item: Item }) {
         </Line>
       </Effect>
     );
+  const hollow = report?.voids.find(({ id }) => id === item.id);
+  if (hollow) return <HollowEffect hollow={hollow} />;
+  const zone = report?.zones.find(({ id }) => id === item.id);
+  if (zone)
+    return (
+      <Effect title="What it covers">
+        <Line name="From above" remark={`${zone.percent.toFixed(1)} % of the base`}>
+          <Figure text={say.area(zone.planMm2)} />
+        </Line>
+        <Line name="Along the slope">
+          <Figure text={say.area(zone.trueMm2)} />
+        </Line>
+      </Effect>
+    );
   if (!built || item.kind === 'cliff') return null;
   return (
     <Effect title="What it does to the ground">
@@ -99,6 +110,55 @@ export function ItemEffect({ item }: { item: Item }) {
         <Figure text={`${built.steepestDegrees.toFixed(0)}°`} />
       </Line>
     </Effect>
+  );
+}
+
+type HollowRead = PlanReport['voids'][number];
+
+/** How a void lies in the ground: its roof, its openings, where a cable comes out. */
+function HollowEffect({ hollow }: { hollow: HollowRead }) {
+  const say = useSay();
+  const lead = (at: readonly [number, number]) => {
+    showPlace(at);
+    lookAt(at);
+  };
+  return (
+    <Effect title="How it lies in the ground">
+      <Line name="Hollow">
+        <Figure text={say.volume(hollow.volumeMl)} />
+      </Line>
+      {hollow.floorMm !== null && hollow.roofMm !== null && (
+        <Line
+          name="From floor to roof"
+          remark={`${say.mm(hollow.floorMm)} to ${say.mm(hollow.roofMm)} above the board`}
+        >
+          <Figure text={say.mm(hollow.roofMm - hollow.floorMm)} />
+        </Line>
+      )}
+      {hollow.thinnestMm !== null && hollow.thinnestAt && (
+        <Line name="Thinnest roof">
+          <Lead text={say.mm(hollow.thinnestMm)} onLead={() => hollow.thinnestAt && lead(hollow.thinnestAt)} />
+        </Line>
+      )}
+      {hollow.openings.map(({ at, acrossMm }) => (
+        <Line key={at.join()} name="Opens on the ground" remark="across">
+          <Lead text={say.mm(acrossMm)} onLead={() => lead(at)} />
+        </Line>
+      ))}
+      {hollow.ends.map(({ at, where }, k) => (
+        <Line key={at.join()} name={k ? 'Its end' : 'Its start'}>
+          <Lead text={where} onLead={() => lead(at)} />
+        </Line>
+      ))}
+    </Effect>
+  );
+}
+
+function Lead({ text, onLead }: { text: string; onLead: () => void }) {
+  return (
+    <button type="button" className="cursor-pointer underline decoration-line underline-offset-2" onClick={onLead}>
+      <Figure text={text} />
+    </button>
   );
 }
 

@@ -40,6 +40,13 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
             )}
           </>
         )}
+        {'opens' in item && (
+          <TickField
+            label="It is meant to open on the ground"
+            value={item.opens}
+            onValue={(opens) => change({ opens })}
+          />
+        )}
         {item.kind === 'channel' && <FordFields item={item} change={change} />}
         {!isPoint(item) && (
           <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />

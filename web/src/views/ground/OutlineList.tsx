@@ -41,6 +41,8 @@ export function OutlineList() {
       />
       <Group title="Laid in" items={project.laid.filter(wanted)} />
       <Group title="Standing on it" items={project.things.filter(wanted)} />
+      <Group title="Hollowed out" items={project.voids.filter(wanted)} />
+      <Group title="Patches of cover" items={project.patches.filter(wanted)} ordered={!search} />
       {count === 0 && <p className="text-muted">Nothing yet.</p>}
     </div>
   );
@@ -101,7 +103,7 @@ function Move({ item, by, disabled }: { item: Item; by: number; disabled: boolea
     <button
       type="button"
       disabled={disabled}
-      aria-label={`Build ${item.name || item.id} ${by < 0 ? 'earlier' : 'later'}`}
+      aria-label={`${item.kind === 'patch' ? 'Lay' : 'Build'} ${item.name || item.id} ${by < 0 ? 'earlier' : 'later'}`}
       className="min-h-6 min-w-6 cursor-pointer rounded-md border border-transparent hover:border-line disabled:opacity-30"
       onClick={() => edit((p) => reorderItem(p, item.id, by))}
     >

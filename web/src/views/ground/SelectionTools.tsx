@@ -1,4 +1,5 @@
 import {
+  baseFromOutline,
   changeItem,
   copyItems,
   type Item,
@@ -10,11 +11,12 @@ import {
   mirrorItems,
   removeItems,
   reorderItem,
+  runOf,
   turnedRound,
   turnItems,
 } from '@hosket/core';
 import { useState } from 'react';
-import { edit, undo } from '../../store/projectStore.ts';
+import { edit, projectNow, undo } from '../../store/projectStore.ts';
 import { pickItem, pickItems } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { NumberField } from '../../ui/Field.tsx';
@@ -69,6 +71,18 @@ export function SelectionTools({ items }: { items: readonly Item[] }) {
       {only && !isClosed(only) && !isPoint(only) && (
         <Button disabled={only.locked} onClick={() => edit((p) => changeItem(p, only.id, { ...turnedRound(only) }))}>
           Run the other way
+        </Button>
+      )}
+      {only && isClosed(only) && isMark(only) && (
+        <Button
+          onClick={() => {
+            const taken = baseFromOutline(removeItems(projectNow(), [only.id]), runOf(only));
+            if (!taken) return sayToast(`${only.name || 'It'} cannot be a base: it crosses itself, or is too small.`);
+            edit(() => taken);
+            pickItem(null);
+          }}
+        >
+          Make it the base
         </Button>
       )}
       {only && isLandform(only) && (

@@ -1,5 +1,7 @@
 import { ToggleGroup } from 'radix-ui';
+import { coversThere } from '../../instruments/covers.ts';
 import { savePicture } from '../../instruments/picture.ts';
+import { Swatch } from '../../instruments/Swatch.tsx';
 import { bandsOf, bandWords, type Shading, shadings } from '../../instruments/shading.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -42,6 +44,7 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
 export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
   const { shading, units, snapping, figureMm } = useView();
   const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
+  const there = coversThere(usePlan((state) => state.report));
   const bands = bandsOf(shading, highestMm);
   const words = bandWords(bands, shading, units);
   return (
@@ -71,14 +74,14 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
       </Button>
       {pane === 'plan' && shading !== 'relief' && (
         <ul aria-label={`Key of the ${shading}`} className="flex flex-wrap gap-x-3 text-muted">
-          {bands.map(({ tint }, k) => (
-            <li key={words[k]} className="flex items-center gap-1">
-              <svg width="16" height="11" aria-hidden="true">
-                <rect x="0.5" y="0.5" width="15" height="10" fill={`rgb(${tint.join(' ')})`} stroke="var(--muted)" />
-              </svg>
-              {words[k]}
-            </li>
-          ))}
+          {bands.map((band, k) =>
+            shading === 'cover' && !there.has(words[k]) ? null : (
+              <li key={words[k]} className="flex items-center gap-1">
+                <Swatch band={band} />
+                {words[k]}
+              </li>
+            ),
+          )}
         </ul>
       )}
     </div>

@@ -5,6 +5,7 @@ import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { chosenSchool, usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
+import { Zones } from './Zones.tsx';
 
 /** What goes on top, and how much of it? */
 export function SurfaceView() {
@@ -24,6 +25,8 @@ export function SurfaceView() {
       sideTitle="The recipe"
       side={<Recipe />}
     >
+      <Zones />
+      <h2 className="mb-2 text-base">Coats and cover</h2>
       {report && (
         <ol className="grid gap-3">
           {report.takeoff.map((stage) => (
@@ -42,7 +45,7 @@ function Stage({ stage }: { stage: StageReport }) {
   return (
     <li className="border border-line bg-sheet px-4 py-2">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-base">{stage.title}</h2>
+        <h3 className="text-base">{stage.title}</h3>
         <span className="text-sm text-muted">
           over {say.area(stage.areaMm2)} · {sayMinutes(stage.handsOn.likely)} hands-on
         </span>

@@ -1,0 +1,157 @@
+import { type Grid, insideRing, withValues } from '../geometry/index.ts';
+import { readHeights, type Terrain } from '../project/index.ts';
+import { pinsOf } from './lattice.ts';
+import type { ShapeLine } from './shapeLines.ts';
+
+/**
+ * A terrain laid over the base: the part of its grid that is used, turned, stretched to the box of the base and to the heights wanted, smoothed.
+ * Heights between its numbers are bilinear.
+ */
+export function terrainOver(lattice: Grid, terrain: Terrain, widthMm: number, depthMm: number): Grid {
+  const { columns, rows, crop } = terrain;
+  const source = readHeights(terrain.data, columns * rows);
+  const values = new Float64Array(lattice.values.length);
+  const turn = (terrain.turnDegrees * Math.PI) / 180;
+  const [c, s] = [Math.cos(turn), Math.sin(turn)];
+  // A turned grid is laid so that the box of the base still lies inside it.
+  const grow = Math.abs(c) + Math.abs(s);
+  for (let j = 0, n = 0; j < lattice.rows; j++)
+    for (let i = 0; i < lattice.columns; i++, n++) {
+      const u = Math.min(1, (i * lattice.cellMm) / widthMm) - 0.5;
+      const v = Math.min(1, (j * lattice.cellMm) / depthMm) - 0.5;
+      const a = (u * c + v * s) / grow + 0.5;
+      const b = (v * c - u * s) / grow + 0.5;
+      values[n] = sampled(
+        source,
+        columns,
+        rows,
+        (crop.left + a * (crop.right - crop.left)) * (columns - 1),
+        (crop.near + b * (crop.far - crop.near)) * (rows - 1),
+      );
+    }
+  const [low, high] = rangeOf(values);
+  const stretch = high > low ? (terrain.highMm - terrain.lowMm) / (high - low) : 0;
+  for (let n = 0; n < values.length; n++) values[n] = terrain.lowMm + (values[n] - low) * stretch;
+  return withValues(lattice, smoothed(values, lattice, terrain.smoothMm));
+}
+
+function sampled(source: ArrayLike<number>, columns: number, rows: number, x: number, y: number): number {
+  const i = Math.min(columns - 2, Math.max(0, Math.floor(x)));
+  const j = Math.min(rows - 2, Math.max(0, Math.floor(y)));
+  const [a, b] = [Math.min(1, Math.max(0, x - i)), Math.min(1, Math.max(0, y - j))];
+  const n = j * columns + i;
+  return (
+    (1 - b) * ((1 - a) * source[n] + a * source[n + 1]) +
+    b * ((1 - a) * source[n + columns] + a * source[n + columns + 1])
+  );
+}
+
+function rangeOf(values: ArrayLike<number>): [number, number] {
+  let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (let n = 0; n < values.length; n++) {
+    low = Math.min(low, values[n]);
+    high = Math.max(high, values[n]);
+  }
+  return [low, high];
+}
+
+/** Three running means in each direction: near enough a bell of the given width. */
+function smoothed(values: Float64Array, { columns, rows, cellMm }: Grid, widthMm: number): Float64Array {
+  const half = Math.round(widthMm / cellMm / 2);
+  if (half < 1) return values;
+  let from = values;
+  for (let pass = 0; pass < 3; pass++) {
+    from = runningMean(from, columns, rows, half, 1, columns);
+    from = runningMean(from, rows, columns, half, columns, 1);
+  }
+  return from;
+}
+
+/** Means over `half` neighbours to each side along lines of `length` nodes; beyond its ends a line runs on as it ends. */
+function runningMean(
+  from: Float64Array,
+  length: number,
+  lines: number,
+  half: number,
+  stride: number,
+  next: number,
+): Float64Array {
+  const to = new Float64Array(from.length);
+  for (let line = 0; line < lines; line++) {
+    const at = (k: number) => from[line * next + Math.min(length - 1, Math.max(0, k)) * stride];
+    let sum = 0;
+    for (let k = -half; k <= half; k++) sum += at(k);
+    for (let k = 0; k < length; k++) {
+      to[line * next + k * stride] = sum / (2 * half + 1);
+      sum += at(k + half + 1) - at(k - half);
+    }
+  }
+  return to;
+}
+
+/** Sweeps of the correction, and how far each goes beyond its aim (successive over-relaxation). */
+const SWEEPS = 90;
+const OVER = 1.6;
+/** A bend has died away at its reach: it falls by e over a third of it. */
+const FALLS_OVER = 3;
+
+/**
+ * Bends a terrain to the lines and spots: what they ask for beyond the terrain is met on them and dies away within the reach (a stretched skin held back by
+ * springs: u = L2 laplace u, with L a third of the reach).
+ */
+export function bentToLines(terrain: Grid, lines: readonly ShapeLine[], reachMm: number): Grid {
+  const { columns, rows, cellMm, values } = terrain;
+  const pins = pinsOf(terrain, lines);
+  const bend = new Float64Array(values.length);
+  const fixed = new Uint8Array(values.length);
+  for (const line of lines) {
+    if (!line.closed || !line.level || !line.heights) continue;
+    for (let j = 0, n = 0; j < rows; j++)
+      for (let i = 0; i < columns; i++, n++)
+        if (insideRing(line.points, i * cellMm, j * cellMm)) {
+          fixed[n] = 1;
+          bend[n] = line.heights[0] - values[n];
+        }
+  }
+  const spring = ((FALLS_OVER * cellMm) / reachMm) ** 2;
+  const meet = () => {
+    for (let p = 0; p < pins.heights.length; p++) {
+      let [sum, weight] = [0, 0];
+      for (let q = 4 * p; q < 4 * p + 4; q++) {
+        sum += pins.weights[q] * (values[pins.nodes[q]] + bend[pins.nodes[q]]);
+        weight += pins.weights[q] ** 2;
+      }
+      const miss = (pins.heights[p] - sum) / weight;
+      for (let q = 4 * p; q < 4 * p + 4; q++) if (!fixed[pins.nodes[q]]) bend[pins.nodes[q]] += pins.weights[q] * miss;
+    }
+  };
+  const held = new Uint8Array(fixed);
+  for (let q = 0; q < pins.nodes.length; q++) if (pins.weights[q] > 0) held[pins.nodes[q]] = 1;
+  for (let k = 0; k < 8; k++) meet();
+  for (let sweep = 0; sweep < SWEEPS; sweep++)
+    for (let j = 0, n = 0; j < rows; j++)
+      for (let i = 0; i < columns; i++, n++) {
+        if (held[n]) continue;
+        let [sum, links] = [0, 0];
+        if (i > 0 && !(pins.cut[n - 1] & 1)) {
+          sum += bend[n - 1];
+          links++;
+        }
+        if (i < columns - 1 && !(pins.cut[n] & 1)) {
+          sum += bend[n + 1];
+          links++;
+        }
+        if (j > 0 && !(pins.cut[n - columns] & 2)) {
+          sum += bend[n - columns];
+          links++;
+        }
+        if (j < rows - 1 && !(pins.cut[n] & 2)) {
+          sum += bend[n + columns];
+          links++;
+        }
+        bend[n] += OVER * (sum / (links + spring) - bend[n]);
+      }
+  const bent = new Float64Array(values.length);
+  for (let n = 0; n < bent.length; n++) bent[n] = Math.max(0, values[n] + bend[n]);
+  return withValues(terrain, bent);
+}

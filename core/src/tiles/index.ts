@@ -1,0 +1,11 @@
+export {
+  type Joint,
+  type Mates,
+  placesOf,
+  readSet,
+  type SetRead,
+  type SetTile,
+  type StoreyRoom,
+  sideAt,
+} from './set.ts';
+export { readTile, type TileRead } from './tileRead.ts';

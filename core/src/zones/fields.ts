@@ -1,0 +1,96 @@
+import { distanceTo, forEachCell, type Grid, insideRing, nearestValue } from '../geometry/index.ts';
+import { beneaths, type Ground, thinnedTo, wetnessOf } from '../ground/index.ts';
+import { type Askable, isLaid, type Project, runOf } from '../project/index.ts';
+
+/** Finer than this distances and wetness need not be. */
+const MOST_NODES = 60_000;
+/** Ground this steep is a wall, and this steep bare rock (common practice, no source), degrees. */
+const WALL_DEGREES = 65;
+const ROCK_DEGREES = 45;
+/** Where the light of noon comes from: the front, half way up (common practice, no source). */
+const LIGHT = [0, -Math.SQRT1_2, Math.SQRT1_2] as const;
+
+/** What a rule can ask of a place: value at a lattice cell whose mean height and slopes are known. */
+export type Reading = (x: number, y: number, heightMm: number, slopeX: number, slopeY: number) => number;
+
+const degrees = (slopeX: number, slopeY: number) => (Math.atan(Math.hypot(slopeX, slopeY)) * 180) / Math.PI;
+
+/** 0 where the light falls square, 100 where none does. */
+export function shadePercent(slopeX: number, slopeY: number): number {
+  const lit = (-slopeX * LIGHT[0] - slopeY * LIGHT[1] + LIGHT[2]) / Math.sqrt(1 + slopeX ** 2 + slopeY ** 2);
+  return 100 * (1 - Math.max(0, lit));
+}
+
+/** The readings of a finished ground, each made when it is first asked for. */
+export function readingsOf(project: Pick<Project, 'landforms' | 'laid'>, ground: Ground): (what: Askable) => Reading {
+  const known = new Map<Askable, Reading>();
+  return (what) => {
+    const before = known.get(what);
+    if (before) return before;
+    const made = readingOf(what, project, ground);
+    known.set(what, made);
+    return made;
+  };
+}
+
+function readingOf(what: Askable, project: Pick<Project, 'landforms' | 'laid'>, ground: Ground): Reading {
+  switch (what) {
+    case 'slope':
+      return (_x, _y, _z, slopeX, slopeY) => degrees(slopeX, slopeY);
+    case 'height':
+      return (_x, _y, heightMm) => heightMm;
+    case 'shade':
+      return (_x, _y, _z, slopeX, slopeY) => shadePercent(slopeX, slopeY);
+    case 'wetness': {
+      const wet = wetnessOf(ground.grid, ground.outline);
+      return (x, y) => nearestValue(wet, x, y);
+    }
+    default: {
+      const lattice = thinnedTo(MOST_NODES, ground.grid);
+      const far = { ...lattice, values: distanceTo(lattice, setOf(what, project, ground, lattice)) };
+      return (x, y) => nearestValue(far, x, y);
+    }
+  }
+}
+
+/** The nodes that are water, wall, rock or way. */
+function setOf(
+  what: 'water' | 'wall' | 'rock' | 'way',
+  { landforms, laid }: Pick<Project, 'landforms' | 'laid'>,
+  ground: Ground,
+  lattice: Grid,
+): Uint8Array {
+  const { columns, rows, cellMm, originMm, values } = lattice;
+  const set = new Uint8Array(columns * rows);
+  const each = (test: (x: number, y: number, heightMm: number) => boolean) => {
+    for (let j = 0, n = 0; j < rows; j++)
+      for (let i = 0; i < columns; i++, n++)
+        if (!set[n] && test(originMm[0] + i * cellMm, originMm[1] + j * cellMm, values[n])) set[n] = 1;
+  };
+  if (what === 'water' || what === 'way') {
+    const wanted = landforms.filter(({ kind }) =>
+      (what === 'way' ? ['way', 'steps'] : ['basin', 'pit', 'channel']).includes(kind),
+    );
+    for (const { at } of beneaths(wanted, ground.built))
+      each((x, y, z) => {
+        const there = at(x, y);
+        return there !== null && (what === 'way' || (there.waterMm !== null && z <= there.waterMm));
+      });
+    return set;
+  }
+  steeperThan(lattice, what === 'wall' ? WALL_DEGREES : ROCK_DEGREES, set);
+  for (const piece of laid.filter(isLaid)) {
+    if ((what === 'wall') !== (piece.kind === 'building')) continue;
+    const ring = runOf(piece);
+    each((x, y) => insideRing(ring, x, y));
+  }
+  return set;
+}
+
+/** Marks the near left node of every cell that is steeper than so much. */
+function steeperThan(lattice: Grid, limit: number, set: Uint8Array): void {
+  const across = lattice.columns - 1;
+  forEachCell(lattice, null, (cell, _area, _height, slopeX, slopeY) => {
+    if (degrees(slopeX, slopeY) >= limit) set[Math.floor(cell / across) * lattice.columns + (cell % across)] = 1;
+  });
+}

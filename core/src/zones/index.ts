@@ -1,0 +1,3 @@
+export { shadePercent } from './fields.ts';
+export { type Suggestion, suggestedZones } from './suggest.ts';
+export { type ZoneMap, type ZoneRead, type ZonesRead, zonesOf } from './zones.ts';

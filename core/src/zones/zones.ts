@@ -1,0 +1,117 @@
+import { boundsOf, forEachCell, insideRing } from '../geometry/index.ts';
+import type { Ground } from '../ground/index.ts';
+import {
+  type Askable,
+  askables,
+  type Between,
+  type Cover,
+  nameOf,
+  type Project,
+  runOf,
+  type Zones,
+} from '../project/index.ts';
+import { type Reading, readingsOf } from './fields.ts';
+
+/** How much of the base a zone covers. */
+export interface ZoneRead {
+  /** Of its patch or rule; null for what is left. */
+  id: string | null;
+  name: string;
+  cover: Cover;
+  by: 'outline' | 'rule' | 'rest';
+  /** Area from above and along the slope, mm2, and the share of the base from above, percent. */
+  planMm2: number;
+  trueMm2: number;
+  percent: number;
+}
+
+/** Which zone each cell of the lattice lies in. */
+export interface ZoneMap {
+  columns: number;
+  rows: number;
+  cellMm: number;
+  /** Place in the list of zones; 255 off the base. */
+  zone: Uint8Array;
+}
+
+export interface ZonesRead {
+  zones: ZoneRead[];
+  map: ZoneMap;
+}
+
+/** More zones than this cannot be told apart; later ones go with the rest. */
+const MOST_ZONES = 250;
+const OFF = 255;
+
+type Ask = (x: number, y: number, z: number, sx: number, sy: number) => boolean;
+
+/** All that a rule asks for, at once. */
+export function asks(when: Record<Askable, Between | null>, readings: (what: Askable) => Reading): Ask {
+  const parts = askables.flatMap((what) => {
+    const limits = when[what];
+    return limits ? [{ ...limits, read: readings(what) }] : [];
+  });
+  return (x, y, z, sx, sy) =>
+    parts.every(({ from, to, read }) => {
+      const value = read(x, y, z, sx, sy);
+      return (from === null || value >= from) && (to === null || value < to);
+    });
+}
+
+/**
+ * Zones of the finished ground: the last patch that holds a place, else the first rule that holds there, else the rest. Every place of the base lies in
+ * one zone and in no other, so that the areas add up to the base.
+ */
+export function zonesOf(
+  project: Pick<Project, 'patches' | 'landforms' | 'laid'> & { zones: Zones },
+  ground: Ground,
+): ZonesRead {
+  const { grid, coverage } = ground;
+  const across = grid.columns - 1;
+  const readings = readingsOf(project, ground);
+  const patches = project.patches.slice(0, MOST_ZONES / 2).map((patch) => {
+    const ring = runOf(patch);
+    return { patch, ring, box: boundsOf(ring) };
+  });
+  const rules = project.zones.rules
+    .slice(0, MOST_ZONES - patches.length - 1)
+    .map((rule) => ({ rule, holds: asks(rule.when, readings) }));
+  const zones: ZoneRead[] = [
+    ...patches.map(({ patch }) => zone(patch.id, nameOf(patch), patch.cover, 'outline')),
+    ...rules.map(({ rule }) => zone(rule.id, rule.name || rule.cover, rule.cover, 'rule')),
+    zone(null, 'Everything else', project.zones.rest, 'rest'),
+  ];
+  const map = new Uint8Array(across * (grid.rows - 1)).fill(OFF);
+  const inPatch = (x: number, y: number) => {
+    for (let k = patches.length - 1; k >= 0; k--) {
+      const { ring, box } = patches[k];
+      if (x >= box[0] && x <= box[2] && y >= box[1] && y <= box[3] && insideRing(ring, x, y)) return k;
+    }
+    return -1;
+  };
+  forEachCell(grid, coverage, (cell, area, height, sx, sy) => {
+    const x = grid.originMm[0] + ((cell % across) + 0.5) * grid.cellMm;
+    const y = grid.originMm[1] + (Math.floor(cell / across) + 0.5) * grid.cellMm;
+    let k = inPatch(x, y);
+    if (k < 0) {
+      const found = rules.findIndex(({ holds }) => holds(x, y, height, sx, sy));
+      k = found < 0 ? zones.length - 1 : patches.length + found;
+    }
+    map[cell] = k;
+    zones[k].planMm2 += area;
+    zones[k].trueMm2 += area * Math.sqrt(1 + sx * sx + sy * sy);
+  });
+  const whole = zones.reduce((sum, { planMm2 }) => sum + planMm2, 0);
+  for (const read of zones) read.percent = whole ? (100 * read.planMm2) / whole : 0;
+  return { zones, map: { columns: across, rows: grid.rows - 1, cellMm: grid.cellMm, zone: map } };
+}
+
+const zone = (id: string | null, name: string, cover: Cover, by: ZoneRead['by']): ZoneRead => ({
+  id,
+  name,
+  cover,
+  by,
+  planMm2: 0,
+  trueMm2: 0,
+  percent: 0,
+});
