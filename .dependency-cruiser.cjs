@@ -37,7 +37,7 @@ module.exports = {
     {
       name: 'core-by-its-face',
       severity: 'error',
-      from: { path: '^(cli|web|server|e2e)/' },
+      from: { path: '^(formats|cli|web|server|e2e)/' },
       to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
     },
     {
@@ -68,6 +68,18 @@ module.exports = {
       severity: 'error',
       from: { path: '^web/src/(store|worker)/' },
       to: { path: '^web/src/(ui|instruments|views|app)/' },
+    },
+    {
+      name: 'formats-know-no-screen',
+      severity: 'error',
+      from: { path: '^formats/' },
+      to: { path: '^(cli|web|server|e2e)/' },
+    },
+    {
+      name: 'formats-by-its-face',
+      severity: 'error',
+      from: { path: '^(cli|web|server|e2e)/' },
+      to: { path: '^formats/src/', pathNot: '^formats/src/index\\.ts$' },
     },
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.css$' } },
   ],

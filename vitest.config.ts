@@ -5,6 +5,7 @@ export default defineConfig({
     testTimeout: 60_000,
     projects: [
       { extends: true, test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' } },
+      { extends: true, test: { name: 'formats', include: ['formats/src/**/*.test.ts'], environment: 'node' } },
       {
         extends: true,
         test: {

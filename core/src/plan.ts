@@ -17,6 +17,7 @@ import {
   type Solved,
   type SpanRead,
   solvedOf,
+  type VoidField,
   type VoidReads,
 } from './ground/index.ts';
 import { type LaidRead, type LayerPlan, layerPlan, layIn, type Target, targetOf } from './layers/index.ts';
@@ -34,6 +35,8 @@ export interface Plan {
   target: Target;
   /** Which zone lies where. */
   zones: ZoneMap;
+  /** Floor and roof of every void on the lattice of the ground. */
+  hollows: VoidField[];
   /** Not the last word: the ground is not quite at rest, or schools and low points are still those from before; run again for the exact plan. */
   near: boolean;
 }
@@ -123,6 +126,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       ground: land,
       target: wanted,
       zones: zones.map,
+      hollows: voids.fields,
       near: lines.near || left,
     };
   }

@@ -4,9 +4,12 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { elevationGrid, places } from './elevation.ts';
 
 /** Stands in the built page wherever the one-time token of the response goes. */
 const NONCE_PLACEHOLDER = '__HOSKET_NONCE__';
+
+const MOST_LETTERS = 80;
 
 /** The application with its security headers; `dist` is the folder of the built web app. Throws when it has not been built. */
 export function createApp(dist: string): Express {
@@ -40,6 +43,15 @@ export function createApp(dist: string): Express {
       // Served on plain http to this machine only.
       strictTransportSecurity: false,
     })(_request, response, next);
+  });
+  app.get('/api/places', (_request, response) => {
+    response.json({ places: Object.keys(places) });
+  });
+  app.get('/api/elevation', (request, response) => {
+    const place = typeof request.query.place === 'string' ? request.query.place.trim() : '';
+    if (!place || place.length > MOST_LETTERS)
+      return void response.status(400).type('text').send(`Name a place, in at most ${MOST_LETTERS} letters.`);
+    response.type('text').send(elevationGrid(place));
   });
   app.use('/assets', express.static(join(dist, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(dist, { index: false, maxAge: 0 }));

@@ -46,6 +46,31 @@ describe('the server', () => {
     expect((await fetch(`${address}/assets/..%2f..%2fpackage.json`)).status).toBeGreaterThanOrEqual(400);
   });
 
+  it('makes up heights by the name of a place: the same name the same ground, another name another', async () => {
+    const ground = async (place: string) => {
+      const response = await fetch(`${address}/api/elevation?place=${encodeURIComponent(place)}`);
+      return { status: response.status, text: await response.text() };
+    };
+    const { places } = (await (await fetch(`${address}/api/places`)).json()) as { places: string[] };
+    expect(places).toContain('Tarrow Moor');
+    const [moor, again, cone] = [
+      await ground('Tarrow Moor'),
+      await ground(' tarrow moor '),
+      await ground('Ondra Cone'),
+    ];
+    expect(moor.status).toBe(200);
+    expect(moor.text).toBe(again.text);
+    expect(moor.text).not.toBe(cone.text);
+    const [header, rows] = [moor.text.split('\n').slice(0, 6), moor.text.trim().split('\n').slice(6)];
+    expect(header[0]).toBe(`ncols ${rows[0].split(' ').length}`);
+    expect(header[1]).toBe(`nrows ${rows.length}`);
+    // A cone is highest near its middle.
+    const middle = Number(cone.text.trim().split('\n').slice(6)[30].split(' ')[60]);
+    expect(middle).toBeGreaterThan(Number(cone.text.trim().split('\n').slice(6)[0].split(' ')[0]) + 150);
+    expect((await ground('')).status).toBe(400);
+    expect((await ground('x'.repeat(200))).status).toBe(400);
+  });
+
   it('takes a free port near a taken one', async () => {
     const taken = Number(new URL(address).port);
     const second = await listenNear(createApp(dist), '127.0.0.1', taken);

@@ -9,5 +9,5 @@ export * from './pools.ts';
 export * from './shapeLines.ts';
 export { STANDS, standAt, standingOf, standingShare, verdict } from './standing.ts';
 export * from './voidReads.ts';
-export { type Hollow, type VoidField, type VoidShape, voidField, voidShape } from './voids.ts';
+export { type Hollow, type VoidField, type VoidShape, voidShape } from './voids.ts';
 export { wetnessOf } from './wetness.ts';

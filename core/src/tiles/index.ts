@@ -6,6 +6,5 @@ export {
   type SetRead,
   type SetTile,
   type StoreyRoom,
-  sideAt,
 } from './set.ts';
 export { readTile, type TileRead } from './tileRead.ts';

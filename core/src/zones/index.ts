@@ -1,3 +1,2 @@
-export { shadePercent } from './fields.ts';
 export { type Suggestion, suggestedZones } from './suggest.ts';
 export { type ZoneMap, type ZoneRead, type ZonesRead, zonesOf } from './zones.ts';

@@ -46,7 +46,7 @@ const OFF = 255;
 type Ask = (x: number, y: number, z: number, sx: number, sy: number) => boolean;
 
 /** All that a rule asks for, at once. */
-export function asks(when: Record<Askable, Between | null>, readings: (what: Askable) => Reading): Ask {
+function asks(when: Record<Askable, Between | null>, readings: (what: Askable) => Reading): Ask {
   const parts = askables.flatMap((what) => {
     const limits = when[what];
     return limits ? [{ ...limits, read: readings(what) }] : [];

@@ -3,9 +3,9 @@ import { useProject } from '../store/projectStore.ts';
 import { usePlan } from '../worker/planStore.ts';
 import { useFrame } from './planFrame.ts';
 
-/** On the plan: the box and the turntable's circle, the line where the distance begins, and rings round what does not fit. */
+/** On the plan: the box and the turntable's circle, and rings round what does not fit. */
 export function PlanRoom() {
-  const { base, envelope, distance } = useProject();
+  const { base, envelope } = useProject();
   const fit = usePlan((state) => state.report?.fit ?? null);
   const { place, scale } = useFrame();
   const { widthMm, depthMm } = baseSize(base);
@@ -31,14 +31,6 @@ export function PlanRoom() {
           stroke="var(--clay)"
           strokeWidth={1.4}
           strokeDasharray="2 4"
-        />
-      )}
-      {distance && (
-        <path
-          d={`M${place(distance.from).join(' ')}L${place(distance.to).join(' ')}`}
-          stroke="#22272b"
-          strokeWidth={1.2}
-          strokeDasharray="14 4 2 4"
         />
       )}
       {fit?.breaches

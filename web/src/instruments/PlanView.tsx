@@ -3,6 +3,7 @@ import { useDeferredValue, useMemo } from 'react';
 import { useProject } from '../store/projectStore.ts';
 import { usePicked } from '../store/viewStore.ts';
 import { useFields, usePlan } from '../worker/planStore.ts';
+import { DistanceLine } from './DistanceLine.tsx';
 import { PlanFrame } from './Frame.tsx';
 import { PlanDrawing } from './PlanDrawing.tsx';
 import { PlanItems } from './PlanItems.tsx';
@@ -12,6 +13,7 @@ import { linePath, piecePath } from './paths.ts';
 import { useFrame } from './planFrame.ts';
 import { Relief } from './Relief.tsx';
 import type { Shading } from './shading.ts';
+import { UnderlayPicture, UnderlayPins } from './UnderlayPicture.tsx';
 
 interface Props {
   editable?: boolean;
@@ -34,11 +36,14 @@ export function PlanView({ editable = false, layer, marks = true, shading }: Pro
       moves={editable}
       under={<ShadedGround shading={shading} />}
     >
+      {marks && <UnderlayPicture />}
       <OutsideMask />
       <HeightLines />
       {layer && <Footprint layer={layer} />}
       {marks && <PlanItems editable={editable} />}
       {marks && <PlanRoom />}
+      {marks && <DistanceLine editable={editable} />}
+      {editable && <UnderlayPins />}
       {editable && <ShownPlace />}
       <PlanSection />
       {editable && <PlanDrawing />}

@@ -22,7 +22,31 @@ export async function openKept(id: string): Promise<Kept | undefined> {
       const carried = parseProject(step);
       return carried.ok ? [carried.value] : [];
     });
-  return { ...kept, project: read.value, past: steps(kept.past), future: steps(kept.future) };
+  const shared = sharing();
+  return {
+    ...kept,
+    project: shared(read.value),
+    past: steps(kept.past).map(shared),
+    future: steps(kept.future).map(shared),
+  };
+}
+
+/** Steps of one project mostly carry the same picture and the same grid of heights: each is held, and kept, only once. */
+function sharing(): (project: Project) => Project {
+  const known = new Map<string, unknown>();
+  const once = <T>(value: T, key: string | undefined): T => {
+    if (value === null || key === undefined) return value;
+    if (!known.has(key)) known.set(key, value);
+    return known.get(key) as T;
+  };
+  return (project) => ({
+    ...project,
+    underlay: project.underlay && {
+      ...project.underlay,
+      picture: once(project.underlay.picture, project.underlay.picture.data),
+    },
+    terrain: once(project.terrain, JSON.stringify(project.terrain)),
+  });
 }
 
 export async function addDemo(): Promise<string> {
@@ -30,6 +54,9 @@ export async function addDemo(): Promise<string> {
   if (!read.ok) throw new Error(`The demo project is broken: ${read.fault.message}`);
   return keep(read.value);
 }
+
+/** Keeps a project that was derived from another. */
+export const addDerived = (project: Project): Promise<string> => keep(project);
 
 export const addNew = (): Promise<string> => keep(startProject('My groundwork', new Date().toISOString().slice(0, 10)));
 

@@ -14,6 +14,8 @@ interface ViewState {
   figureMm: number;
   /** Whether points that are put or dragged take hold of what is near. */
   snapping: boolean;
+  /** What dragging the two points of the picture under the plan does. */
+  placing: 'no' | 'points' | 'picture';
   demoNoticeSeen: boolean;
 }
 
@@ -28,6 +30,7 @@ export const useView = create<ViewState>()(
       shading: 'relief',
       figureMm: 32,
       snapping: true,
+      placing: 'no',
       demoNoticeSeen: false,
     }),
     {

@@ -2,6 +2,7 @@ import { type Draft, type Project, raiseItem } from '@hosket/core';
 import { create } from 'zustand';
 import { showPreview, usePreview } from '../store/preview.ts';
 import { projectStore } from '../store/projectStore.ts';
+import { bare } from './messages.ts';
 
 /** The coarse ground of the drag under way. */
 export const useDraft = create<{ draft: Draft | null }>(() => ({ draft: null }));
@@ -24,7 +25,7 @@ export function startDrafting(): () => void {
     busy = true;
     asked = project;
     waiting = null;
-    worker.postMessage(project);
+    worker.postMessage(bare(project));
   };
   worker.onmessage = ({ data }: MessageEvent<Draft | { why: string }>) => {
     busy = false;

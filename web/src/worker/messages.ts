@@ -9,6 +9,13 @@ export interface PlanRequest {
   suggest?: boolean;
 }
 
+/** A project as workers need it: without the picture under the plan, which is large and changes nothing. */
+export const bare = (project: Project): Project => ({
+  ...project,
+  underlay: null,
+  tiles: project.tiles.map((tile) => (tile.underlay ? { ...tile, underlay: null } : tile)),
+});
+
 /** What drawings are made from; sent only when it has changed since the last answer. */
 export interface Fields {
   ground: Grid;

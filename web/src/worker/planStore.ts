@@ -4,7 +4,7 @@ import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
 import { projectStore } from '../store/projectStore.ts';
 import { dropDraft, useDraft } from './draftStore.ts';
-import { answerSchema, type Fields, type PlanRequest } from './messages.ts';
+import { answerSchema, bare, type Fields, type PlanRequest } from './messages.ts';
 
 interface PlanState {
   report: PlanReport | null;
@@ -41,11 +41,11 @@ export function startPlanning(): () => void {
   const ask = (project: Project) => {
     ticket++;
     usePlan.setState({ behind: true, suggestion: null });
-    worker.postMessage({ ticket, project } satisfies PlanRequest);
+    worker.postMessage({ ticket, project: bare(project) } satisfies PlanRequest);
   };
   askFor = (project) => {
     ticket++;
-    worker.postMessage({ ticket, project, suggest: true } satisfies PlanRequest);
+    worker.postMessage({ ticket, project: bare(project), suggest: true } satisfies PlanRequest);
   };
   worker.onmessage = ({ data }) => {
     const answer = answerSchema.parse(data);

@@ -9,7 +9,9 @@ import { Air, Board } from './BoardAndAir.tsx';
 import { DistanceFields } from './DistanceFields.tsx';
 import { EnvelopeFields } from './EnvelopeFields.tsx';
 import { LimitsFields } from './LimitsFields.tsx';
+import { SetFields } from './SetFields.tsx';
 import { SheetTable } from './SheetTable.tsx';
+import { TestPiece } from './TestPiece.tsx';
 import { WorkFields } from './WorkFields.tsx';
 
 /** What am I building, how big, at which scale, for which date, inside which limits, in what air, from which sheets? */
@@ -35,7 +37,9 @@ export function BriefView() {
         <Board project={project} />
         <Air project={project} />
       </div>
+      <SetFields project={project} />
       <SheetTable />
+      <TestPiece />
     </ViewFrame>
   );
 }

@@ -6,6 +6,7 @@ import { usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
+import { BroughtIn } from './BroughtIn.tsx';
 import { DrawTools } from './DrawTools.tsx';
 import { ItemPanel } from './ItemPanel.tsx';
 import { OutlineList } from './OutlineList.tsx';
@@ -53,6 +54,7 @@ export function GroundView() {
             <OutlineList />
             <Places />
             <SectionFields />
+            <BroughtIn />
           </>
         )
       }

@@ -7,6 +7,8 @@ import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
+import { BringIn } from '../bringIn/BringIn.tsx';
+import { HandOut } from '../bringIn/HandOut.tsx';
 
 const panes = ['plan', 'model'] as const;
 export type Pane = (typeof panes)[number];
@@ -69,6 +71,8 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
           <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
         </>
       )}
+      <BringIn />
+      <HandOut />
       <Button tone="quiet" className="!min-h-6 text-xs" onClick={() => savePicture(pane)}>
         Save a picture
       </Button>

@@ -1,0 +1,63 @@
+import { boundsOf, type Point } from '@hosket/core';
+
+/** A line or point as it stands in a drawing that was brought in, in the drawing's own units, y away from the viewer. */
+export interface DrawnLine {
+  /** The layer or group it lies on. */
+  layer: string;
+  points: Point[];
+  closed: boolean;
+  /** Its height where the drawing gives one (a z value), in the drawing's own units. */
+  elevation: number | null;
+  /** What else the drawing says of it. */
+  properties: Readonly<Record<string, string | number>>;
+}
+
+/** A plan as it was read, before anybody says what it means. */
+export interface PlanDrawing {
+  lines: DrawnLine[];
+  /** Millimetres of one unit of the drawing, where the drawing says so. */
+  unitMm: number | null;
+  /** What its units are, in words. */
+  unit: string;
+  /** What was left out or taken in a particular way. */
+  notes: string[];
+}
+
+/** A height grid as it was read: row by row from the near left corner. */
+export interface HeightGrid {
+  columns: number;
+  rows: number;
+  values: Float64Array;
+  /** Distance between neighbouring values, in the grid's own unit. */
+  cell: number;
+  unit: string;
+  notes: string[];
+}
+
+/** The box round a drawing. */
+export function boxOfDrawing({ lines }: PlanDrawing): [number, number, number, number] {
+  const points = lines.flatMap((line) => line.points);
+  return points.length ? boundsOf(points) : [0, 0, 0, 0];
+}
+
+/** Points that say nothing new are left out: nearer than `least` to the one before. */
+export function thinned(points: readonly Point[], least = 1e-9): Point[] {
+  const kept: Point[] = [];
+  for (const point of points) {
+    const last = kept[kept.length - 1];
+    if (!last || Math.hypot(point[0] - last[0], point[1] - last[1]) > least) kept.push(point);
+  }
+  return kept;
+}
+
+/** A line whose end comes back to its start is closed, and its last point is left out. */
+export function closedIfItIs(points: readonly Point[]): { points: Point[]; closed: boolean } {
+  const kept = thinned(points);
+  if (kept.length < 4) return { points: kept, closed: false };
+  const [first, last] = [kept[0], kept[kept.length - 1]];
+  const [x0, y0, x1, y1] = boundsOf(kept);
+  const closed = Math.hypot(first[0] - last[0], first[1] - last[1]) <= 1e-6 * Math.hypot(x1 - x0, y1 - y0);
+  return closed ? { points: kept.slice(0, -1), closed } : { points: kept, closed };
+}
+
+export const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;

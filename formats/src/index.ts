@@ -1,0 +1,17 @@
+/** Files of other kinds, read and written: plans and grids of heights. Nothing here knows a screen. */
+export { boxOfDrawing, type HeightGrid, type PlanDrawing } from './drawing.ts';
+export { readDxf } from './dxf.ts';
+export { readGeoJson } from './geojson.ts';
+export { readAsciiGrid, readGeoTiff, readGreyPng, terrainOf } from './grids.ts';
+export {
+  type Becoming,
+  becomings,
+  guess,
+  type HeightFrom,
+  type LayerMapping,
+  layersOf,
+  type PlanMapping,
+  takeIn,
+} from './mapping.ts';
+export { readSvg } from './svg.ts';
+export { writeAsciiGrid, writeDxf, writeGeoJson } from './write.ts';

@@ -1,0 +1,51 @@
+import { ChevronDown } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { projectNow } from '../../store/projectStore.ts';
+import { download, fileStem } from '../../ui/download.ts';
+import { usePlan } from '../../worker/planStore.ts';
+
+const kinds = [
+  { ending: 'dxf', words: 'Plan as DXF, in millimetres', type: 'application/dxf' },
+  { ending: 'geojson', words: 'Plan as GeoJSON, in real size', type: 'application/geo+json' },
+  { ending: 'asc', words: 'Ground as ASCII grid, in millimetres', type: 'text/plain' },
+] as const;
+type Ending = (typeof kinds)[number]['ending'];
+
+async function textOf(ending: Ending): Promise<string | null> {
+  const { writeAsciiGrid, writeDxf, writeGeoJson } = await import('@hosket/formats');
+  if (ending === 'dxf') return writeDxf(projectNow());
+  if (ending === 'geojson') return writeGeoJson(projectNow());
+  const { fields } = usePlan.getState();
+  return fields && writeAsciiGrid({ ...fields.ground, cell: fields.ground.cellMm });
+}
+
+/** The plan and the ground as files for other programs. */
+export function HandOut() {
+  const give = async (kind: (typeof kinds)[number]) => {
+    const text = await textOf(kind.ending);
+    if (text) download(new Blob([text], { type: kind.type }), `${fileStem(projectNow().name)}.${kind.ending}`);
+  };
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="flex min-h-6 cursor-pointer items-center gap-1 rounded-md px-2 text-xs hover:bg-plaster">
+        Hand out <ChevronDown size={12} aria-hidden />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="start"
+          className="z-20 rounded-md border border-line bg-sheet p-1 text-sm shadow-lg"
+        >
+          {kinds.map((kind) => (
+            <DropdownMenu.Item
+              key={kind.ending}
+              className="cursor-pointer rounded-md px-3 py-1 outline-none data-[highlighted]:bg-plaster"
+              onSelect={() => void give(kind)}
+            >
+              {kind.words}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
