@@ -160,12 +160,10 @@ test('in the section: the ground line is dragged and typed, nudged, measured; se
   await expect(page.getByRole('button', { name: 'Show section C' })).toBeHidden();
   for (const drawing of ['plan', 'section']) {
     const download = page.waitForEvent('download');
-    await page
-      .getByRole('button', {
-        name: drawing === 'plan' ? 'Save a picture' : 'Save a picture of the section',
-        exact: true,
-      })
-      .click();
+    if (drawing === 'plan') {
+      await page.getByRole('button', { name: 'Hand out' }).click();
+      await page.getByRole('menuitem', { name: 'Picture of the plan, PNG' }).click();
+    } else await page.getByRole('button', { name: 'Save a picture of the section' }).click();
     const file = await download;
     expect(file.suggestedFilename()).toBe(`harl-quarry-${drawing}.png`);
     expect((await stat(await file.path())).size).toBeGreaterThan(5_000);

@@ -31,7 +31,8 @@ test('the model draws the ground, its layers apart, lit from a side and seen by 
   for (let step = 0; step < 6; step++) await page.keyboard.press('Shift+ArrowLeft');
   expect(await seen()).not.toBe(before);
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save a picture', exact: true }).click();
+  await page.getByRole('button', { name: 'Hand out' }).click();
+  await page.getByRole('menuitem', { name: 'Picture of the model, PNG' }).click();
   const file = await download;
   expect(file.suggestedFilename()).toBe('harl-quarry-model.png');
   expect((await stat(await file.path())).size).toBeGreaterThan(5_000);

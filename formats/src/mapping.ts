@@ -192,7 +192,7 @@ export function takeIn(project: Project, drawing: PlanDrawing, mapping: PlanMapp
     const level = Math.max(0, Math.min(2000, hundredth(heightMm ?? 0)));
     const change = {
       name: nameFor(line, kind, level),
-      smooth: false,
+      ...(drawn === 'point' ? {} : { smooth: false }),
       ...levelFields(kind, level),
       ...(kind === 'contour' ? { closed: line.closed && points.length >= 3, level: false } : {}),
     };

@@ -1,4 +1,4 @@
-import { baseSize, drawItem, type Project, startProject } from '@hosket/core';
+import { baseSize, drawItem, type Project, parseProject, startProject } from '@hosket/core';
 import DxfParser from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
 import type { PlanDrawing } from './drawing.ts';
@@ -340,6 +340,7 @@ describe('taking a plan in', () => {
     expect(mapping.mmPerUnit).toBe(1);
     const { project, count } = takeIn(own(), drawing, mapping);
     expect(count).toBe(4);
+    expect(parseProject(project)).toMatchObject({ ok: true });
     expect(project.marks).toMatchObject([
       { kind: 'contour', heightMm: 20, closed: true },
       { kind: 'spot', heightMm: 42 },

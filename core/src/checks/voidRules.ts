@@ -1,4 +1,4 @@
-import type { VoidRead } from '../ground/index.ts';
+import type { Opening, VoidRead } from '../ground/index.ts';
 import type { Void } from '../project/index.ts';
 import { onGround, type PlanView, type Rule } from './finding.ts';
 
@@ -30,24 +30,31 @@ export const thinRoofs: Rule = (plan) =>
 
 /** Where a void opens on the ground: a note where it is meant to, else something to mend. */
 export const brokenOut: Rule = (plan) =>
-  each(plan, ({ name, openings }, hollow) =>
-    openings.map(({ at, acrossMm }) => {
-      const meant = ('opens' in hollow && hollow.opens) || (hollow.kind === 'bay' && hollow.access === 'by a lid');
-      const lamp = hollow.kind === 'cable' && nearEnd(hollow, at);
-      return {
-        ...onGround(
-          hollow.id,
-          name,
-          meant || lamp ? 'void-opens' : 'void-breaks-out',
-          `${name} ${meant || lamp ? 'opens' : 'breaks out of the ground'} at ${place(at)}, ${tenth(acrossMm)} mm across.`,
-          meant || lamp
-            ? 'Nothing to do where that is its mouth.'
-            : 'Lower it or raise the ground; or say that it is meant to open.',
-        ),
-        severity: meant || lamp ? ('note' as const) : ('warn' as const),
-      };
-    }),
-  );
+  each(plan, ({ name, openings }, hollow) => {
+    const isMeant = ({ at }: Opening) =>
+      ('opens' in hollow && hollow.opens) ||
+      (hollow.kind === 'bay' && hollow.access === 'by a lid') ||
+      (hollow.kind === 'cable' && nearEnd(hollow, at));
+    const where = (list: readonly Opening[]) =>
+      list.map(({ at, acrossMm }) => `${tenth(acrossMm)} mm across at ${place(at)}`).join('; ');
+    const meant = openings.filter(isMeant);
+    const not = openings.filter((opening) => !isMeant(opening));
+    const mouth = onGround(
+      hollow.id,
+      name,
+      'void-opens',
+      `${name} opens on the ground: ${where(meant)}.`,
+      'Nothing to do where that is its mouth.',
+    );
+    const hole = onGround(
+      hollow.id,
+      name,
+      'void-breaks-out',
+      `${name} breaks out of the ground: ${where(not)}.`,
+      'Lower it or raise the ground; or say that it is meant to open.',
+    );
+    return [...(meant.length ? [{ ...mouth, severity: 'note' as const }] : []), ...(not.length ? [hole] : [])];
+  });
 
 /** A cable comes to the light at one of its ends. */
 function nearEnd(cable: Extract<Void, { kind: 'cable' }>, [x, y]: readonly [number, number]): boolean {

@@ -6,4 +6,5 @@ export * from './grid.ts';
 export * from './hypsometry.ts';
 export * from './isolines.ts';
 export * from './rings.ts';
+export * from './smooth.ts';
 export * from './surface.ts';

@@ -1,4 +1,4 @@
-import { type Grid, insideRing, withValues } from '../geometry/index.ts';
+import { type Grid, insideRing, smoothed, withValues } from '../geometry/index.ts';
 import { readHeights, type Terrain } from '../project/index.ts';
 import { pinsOf } from './lattice.ts';
 import type { ShapeLine } from './shapeLines.ts';
@@ -32,7 +32,7 @@ export function terrainOver(lattice: Grid, terrain: Terrain, widthMm: number, de
   const [low, high] = rangeOf(values);
   const stretch = high > low ? (terrain.highMm - terrain.lowMm) / (high - low) : 0;
   for (let n = 0; n < values.length; n++) values[n] = terrain.lowMm + (values[n] - low) * stretch;
-  return withValues(lattice, smoothed(values, lattice, terrain.smoothMm));
+  return smoothed(withValues(lattice, values), terrain.smoothMm);
 }
 
 function sampled(source: ArrayLike<number>, columns: number, rows: number, x: number, y: number): number {
@@ -53,40 +53,6 @@ function rangeOf(values: ArrayLike<number>): [number, number] {
     high = Math.max(high, values[n]);
   }
   return [low, high];
-}
-
-/** Three running means in each direction: near enough a bell of the given width. */
-function smoothed(values: Float64Array, { columns, rows, cellMm }: Grid, widthMm: number): Float64Array {
-  const half = Math.round(widthMm / cellMm / 2);
-  if (half < 1) return values;
-  let from = values;
-  for (let pass = 0; pass < 3; pass++) {
-    from = runningMean(from, columns, rows, half, 1, columns);
-    from = runningMean(from, rows, columns, half, columns, 1);
-  }
-  return from;
-}
-
-/** Means over `half` neighbours to each side along lines of `length` nodes; beyond its ends a line runs on as it ends. */
-function runningMean(
-  from: Float64Array,
-  length: number,
-  lines: number,
-  half: number,
-  stride: number,
-  next: number,
-): Float64Array {
-  const to = new Float64Array(from.length);
-  for (let line = 0; line < lines; line++) {
-    const at = (k: number) => from[line * next + Math.min(length - 1, Math.max(0, k)) * stride];
-    let sum = 0;
-    for (let k = -half; k <= half; k++) sum += at(k);
-    for (let k = 0; k < length; k++) {
-      to[line * next + k * stride] = sum / (2 * half + 1);
-      sum += at(k + half + 1) - at(k - half);
-    }
-  }
-  return to;
 }
 
 /** Sweeps of the correction, and how far each goes beyond its aim (successive over-relaxation). */

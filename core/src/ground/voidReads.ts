@@ -133,7 +133,8 @@ const onBase = (outline: Ring, x: number, y: number) =>
 
 /** The thinnest roof; beside an opening that is meant to be there it may run out to nothing. */
 function thinnest(ground: Grid, hollow: Void, field: VoidField, roofed: readonly number[], open: readonly number[]) {
-  const meant = 'opens' in hollow && hollow.opens;
+  // A cable comes up to its lamp.
+  const meant = hollow.kind === 'cable' || ('opens' in hollow && hollow.opens);
   const reach = meant ? (NEAR_OPENING * hollow.roofLeastMm) / ground.cellMm : 0;
   const near = new Uint8Array(field.floorMm.length);
   if (reach > 0)

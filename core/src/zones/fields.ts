@@ -1,4 +1,4 @@
-import { distanceTo, forEachCell, type Grid, insideRing, nearestValue } from '../geometry/index.ts';
+import { distanceTo, forEachCell, type Grid, insideRing, nearestValue, smoothed } from '../geometry/index.ts';
 import { beneaths, type Ground, thinnedTo, wetnessOf } from '../ground/index.ts';
 import { type Askable, isLaid, type Project, runOf } from '../project/index.ts';
 
@@ -7,6 +7,8 @@ const MOST_NODES = 60_000;
 /** Ground this steep is a wall, and this steep bare rock (common practice, no source), degrees. */
 const WALL_DEGREES = 65;
 const ROCK_DEGREES = 45;
+/** Wetness is read over so much ground, mm. */
+const WET_OVER_MM = 8;
 /** Where the light of noon comes from: the front, half way up (common practice, no source). */
 const LIGHT = [0, -Math.SQRT1_2, Math.SQRT1_2] as const;
 
@@ -42,7 +44,8 @@ function readingOf(what: Askable, project: Pick<Project, 'landforms' | 'laid'>, 
     case 'shade':
       return (_x, _y, _z, slopeX, slopeY) => shadePercent(slopeX, slopeY);
     case 'wetness': {
-      const wet = wetnessOf(ground.grid, ground.outline);
+      // On flats the way of water from node to node is chance: a zone goes by what it is round about.
+      const wet = smoothed(wetnessOf(ground.grid, ground.outline), WET_OVER_MM);
       return (x, y) => nearestValue(wet, x, y);
     }
     default: {

@@ -4,7 +4,7 @@ import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Kept } from '../store/database.ts';
-import { addDemo, addNew, duplicate, firstToOpen, listKept, remove, restore } from '../store/library.ts';
+import { addNew, addSample, duplicate, firstToOpen, listKept, remove, restore, samples } from '../store/library.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { say } from '../ui/toast.tsx';
@@ -57,7 +57,11 @@ export function Projects() {
         <Button onClick={bringIn}>
           <Upload size={15} aria-hidden /> Import a file
         </Button>
-        <Button onClick={async () => show(await addDemo())}>Add the demo, Harl Quarry</Button>
+        {samples.map((name, k) => (
+          <Button key={name} onClick={async () => show(await addSample(name))}>
+            {k ? `Add ${name}` : `Add the demo, ${name}`}
+          </Button>
+        ))}
       </div>
       {wrong && (
         <p role="alert" className="mb-3 whitespace-pre-line border-l-[3px] border-plum bg-plaster px-3 py-1.5">

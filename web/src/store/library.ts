@@ -49,11 +49,22 @@ function sharing(): (project: Project) => Project {
   });
 }
 
-export async function addDemo(): Promise<string> {
-  const read = readProject(demo);
-  if (!read.ok) throw new Error(`The demo project is broken: ${read.fault.message}`);
+/** The samples that come with Hosket; the first is the demo. */
+export const samples = ['Harl Quarry', 'Vessa Terraces', 'Tarrow Moor'] as const;
+
+const textOf: Readonly<Record<(typeof samples)[number], () => Promise<string>>> = {
+  'Harl Quarry': async () => demo,
+  'Vessa Terraces': async () => (await import('../../../samples/vessa-terraces.hosket.json?raw')).default,
+  'Tarrow Moor': async () => (await import('../../../samples/tarrow-moor.hosket.json?raw')).default,
+};
+
+export async function addSample(name: (typeof samples)[number]): Promise<string> {
+  const read = readProject(await textOf[name]());
+  if (!read.ok) throw new Error(`The sample ${name} is broken: ${read.fault.message}`);
   return keep(read.value);
 }
+
+export const addDemo = (): Promise<string> => addSample('Harl Quarry');
 
 /** Keeps a project that was derived from another. */
 export const addDerived = (project: Project): Promise<string> => keep(project);

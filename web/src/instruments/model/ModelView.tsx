@@ -26,6 +26,8 @@ export default function ModelView() {
   const [missing, setMissing] = useState(false);
   const { widthMm, depthMm } = baseSize(project.base);
   const highestMm = report?.ground.highestMm ?? 0;
+  // Rounded, so that looking on is not disturbed by every small change.
+  const tallestMm = 20 * Math.round((report?.fit.tallestMm ?? 0) / 20);
 
   useEffect(() => {
     if (!canvas.current) return;
@@ -56,8 +58,8 @@ export default function ModelView() {
   useEffect(() => stage?.show(pieces), [stage, pieces]);
   const outside = look.eyeMm === null;
   useEffect(() => {
-    if (outside) stage?.lookFromOutside(widthMm, depthMm);
-  }, [stage, outside, widthMm, depthMm]);
+    if (outside) stage?.lookFromOutside(widthMm, depthMm, tallestMm);
+  }, [stage, outside, widthMm, depthMm, tallestMm]);
   useEffect(() => {
     if (!stage || look.eyeMm === null || !fields) return;
     const [x, y] = section.from;

@@ -20,7 +20,7 @@ export interface Stage {
   /** Light from a side: degrees round from the far edge, clockwise seen from above, and degrees above the board. */
   light: (sideDegrees: number, heightDegrees: number) => void;
   /** Looks at the whole from outside, from the near right. */
-  lookFromOutside: (widthMm: number, depthMm: number) => void;
+  lookFromOutside: (widthMm: number, depthMm: number, tallestMm: number) => void;
   /** Stands at a place and looks at another; the wheel and the pointer then turn the head. */
   lookFrom: (eye: readonly [number, number, number], at: readonly [number, number, number]) => void;
   resize: (width: number, height: number) => void;
@@ -85,12 +85,12 @@ export function createStage(canvas: HTMLCanvasElement): Stage {
       sun.position.set(Math.sin(s) * Math.cos(h), Math.sin(h), -Math.cos(s) * Math.cos(h)).multiplyScalar(5000);
       soon();
     },
-    lookFromOutside(width, depth) {
-      const middle = new Vector3(width / 2, depth / 20, depth / 2);
+    lookFromOutside(width, depth, tallest) {
+      const middle = new Vector3(width / 2, Math.max(depth / 20, tallest / 2.6), depth / 2);
       controls.target.copy(middle);
       camera.position
         .copy(middle)
-        .add(new Vector3(0.45, 0.85, 1).normalize().multiplyScalar(1.22 * Math.hypot(width, depth)));
+        .add(new Vector3(0.45, 0.85, 1).normalize().multiplyScalar(1.22 * Math.hypot(width, depth, tallest * 0.9)));
       controls.update();
       soon();
     },

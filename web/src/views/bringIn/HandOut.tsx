@@ -1,5 +1,6 @@
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { savePicture } from '../../instruments/picture.ts';
 import { projectNow } from '../../store/projectStore.ts';
 import { download, fileStem } from '../../ui/download.ts';
 import { usePlan } from '../../worker/planStore.ts';
@@ -19,8 +20,13 @@ async function textOf(ending: Ending): Promise<string | null> {
   return fields && writeAsciiGrid({ ...fields.ground, cell: fields.ground.cellMm });
 }
 
-/** The plan and the ground as files for other programs. */
-export function HandOut() {
+/** What the middle of the Ground shows. */
+export type Pane = 'plan' | 'model';
+
+const item = 'cursor-pointer rounded-md px-3 py-1 outline-none data-[highlighted]:bg-plaster';
+
+/** What is shown as a picture; the plan and the ground as files for other programs. */
+export function HandOut({ pane }: { pane: Pane }) {
   const give = async (kind: (typeof kinds)[number]) => {
     const text = await textOf(kind.ending);
     if (text) download(new Blob([text], { type: kind.type }), `${fileStem(projectNow().name)}.${kind.ending}`);
@@ -35,12 +41,11 @@ export function HandOut() {
           align="start"
           className="z-20 rounded-md border border-line bg-sheet p-1 text-sm shadow-lg"
         >
+          <DropdownMenu.Item className={item} onSelect={() => void savePicture(pane)}>
+            Picture of the {pane}, PNG
+          </DropdownMenu.Item>
           {kinds.map((kind) => (
-            <DropdownMenu.Item
-              key={kind.ending}
-              className="cursor-pointer rounded-md px-3 py-1 outline-none data-[highlighted]:bg-plaster"
-              onSelect={() => void give(kind)}
-            >
+            <DropdownMenu.Item key={kind.ending} className={item} onSelect={() => void give(kind)}>
               {kind.words}
             </DropdownMenu.Item>
           ))}

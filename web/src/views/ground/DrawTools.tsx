@@ -7,13 +7,13 @@ export function DrawTools() {
   const { kind, points } = useDrawing();
   if (kind) return <WhileDrawing kind={kind} count={points.length} />;
   return (
-    <div className="flex flex-wrap gap-x-5 gap-y-0.5">
+    <div className="flex flex-wrap gap-x-3 gap-y-0.5">
       <Row name="Heights" kinds={markKinds} />
       <Row name="Laid in" kinds={laidThings} />
-      <Row name="Standing" kinds={standing} />
-      <Row name="Landforms" kinds={landformKinds} />
-      <Row name="Hollows" kinds={hollows} />
       <Row name="Cover" kinds={['patch']} />
+      <Row name="Standing" kinds={standing} />
+      <Row name="Hollows" kinds={hollows} />
+      <Row name="Landforms" kinds={landformKinds} />
     </div>
   );
 }
@@ -21,7 +21,7 @@ export function DrawTools() {
 function Row({ name, kinds }: { name: string; kinds: readonly ItemKind[] }) {
   return (
     <div role="toolbar" aria-label={name} className="flex flex-wrap items-center">
-      <span className="w-[70px] text-xs text-muted">{name}</span>
+      <span className="min-w-[60px] text-xs text-muted">{name}</span>
       {kinds.map((kind) => (
         <Button
           key={kind}

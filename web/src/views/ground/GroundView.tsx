@@ -5,6 +5,7 @@ import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
+import type { Pane } from '../bringIn/HandOut.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { BroughtIn } from './BroughtIn.tsx';
 import { DrawTools } from './DrawTools.tsx';
@@ -13,7 +14,7 @@ import { OutlineList } from './OutlineList.tsx';
 import { Places } from './Places.tsx';
 import { SectionFields } from './SectionFields.tsx';
 import { SelectionPanel } from './SelectionPanel.tsx';
-import { type Pane, ViewChoice } from './ViewChoice.tsx';
+import { ViewChoice } from './ViewChoice.tsx';
 
 const ModelView = lazy(() => import('../../instruments/model/ModelView.tsx'));
 

@@ -1,17 +1,14 @@
 import { ToggleGroup } from 'radix-ui';
 import { coversThere } from '../../instruments/covers.ts';
-import { savePicture } from '../../instruments/picture.ts';
 import { Swatch } from '../../instruments/Swatch.tsx';
 import { bandsOf, bandWords, type Shading, shadings } from '../../instruments/shading.ts';
 import { useView } from '../../store/viewStore.ts';
-import { Button } from '../../ui/Button.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { BringIn } from '../bringIn/BringIn.tsx';
-import { HandOut } from '../bringIn/HandOut.tsx';
+import { HandOut, type Pane } from '../bringIn/HandOut.tsx';
 
-const panes = ['plan', 'model'] as const;
-export type Pane = (typeof panes)[number];
+const panes = ['plan', 'model'] as const satisfies readonly Pane[];
 
 interface ChoiceProps<T extends string> {
   label: string;
@@ -72,10 +69,7 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
         </>
       )}
       <BringIn />
-      <HandOut />
-      <Button tone="quiet" className="!min-h-6 text-xs" onClick={() => savePicture(pane)}>
-        Save a picture
-      </Button>
+      <HandOut pane={pane} />
       {pane === 'plan' && shading !== 'relief' && (
         <ul aria-label={`Key of the ${shading}`} className="flex flex-wrap gap-x-3 text-muted">
           {bands.map((band, k) =>
