@@ -48,6 +48,35 @@ for (const theme of ['plaster', 'evening'])
     await page.getByRole('button', { name: 'Contour', exact: true }).click();
     await clean('drawing');
     await page.getByRole('button', { name: 'Give up' }).click();
+    await page.getByRole('button', { name: 'Bring in' }).click();
+    await page.getByRole('button', { name: 'Fetch them' }).click();
+    await page.getByRole('button', { name: 'Make it the ground' }).waitFor();
+    await clean('heights to bring in');
+    await page.getByLabel('File to bring in').setInputFiles({
+      name: 'a.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from('<svg width="90mm" viewBox="0 0 90 60"><path id="c 20" d="M0 0H90V60H0Z"/></svg>'),
+    });
+    await page.getByRole('button', { name: 'Draw it on the plan' }).waitFor();
+    await clean('a plan to bring in');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Hand out' }).click();
+    await clean('what can be handed out');
+    await page.keyboard.press('Escape');
+    await app.show('Surface');
+    await page.getByRole('button', { name: 'Suggest by the rules of the trade' }).click();
+    await page.getByRole('button', { name: 'Take these zones' }).click();
+    await app.settled();
+    await page.getByRole('button', { name: /^Too steep for soil/ }).click();
+    await clean('a zone with its rule');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await app.show('Brief');
+    await page.getByRole('button', { name: 'Add a profile' }).click();
+    await page.getByRole('button', { name: 'Add a lane, wall or channel' }).click();
+    await page.getByRole('button', { name: 'Add a bare tile' }).click();
+    await app.settled();
+    await clean('tiles and profiles');
+    for (let k = 0; k < 3; k++) await page.getByRole('button', { name: 'Undo' }).click();
     await app.show('Layers');
     await page.getByRole('button', { name: /^Layer 1,/ }).click();
     await clean('a picked layer');

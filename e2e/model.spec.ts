@@ -26,6 +26,28 @@ test('the model draws the ground, its layers apart, lit from a side and seen by 
   await page.getByLabel('Look from').selectOption('someone standing');
   expect(await seen()).not.toBe(lit);
   await page.getByLabel('Look from').selectOption('outside');
+  // Through the ground one sees what is hollow in it.
+  const ground = await seen();
+  await page.getByLabel('Show', { exact: true }).selectOption('hollows, through it');
+  const through = await seen();
+  expect(through).not.toBe(ground);
+  await page.getByRole('radio', { name: 'plan' }).click();
+  await page.getByRole('toolbar', { name: 'Hollows' }).getByRole('button', { name: 'Cave' }).click();
+  for (const [x, y] of [
+    [150, 120],
+    [230, 120],
+    [230, 180],
+    [150, 180],
+  ])
+    await page.mouse.click(...(await app.onPlan(x, y, { widthMm: 420, depthMm: 297 })));
+  await page.keyboard.press('Enter');
+  await app.write('Floor', '4');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await app.settled();
+  await page.getByRole('radio', { name: 'model' }).click();
+  await page.getByLabel('Show', { exact: true }).selectOption('hollows, through it');
+  expect(await seen()).not.toBe(through);
+  await page.getByLabel('Show', { exact: true }).selectOption('finished ground');
   await model.focus();
   const before = await seen();
   for (let step = 0; step < 6; step++) await page.keyboard.press('Shift+ArrowLeft');

@@ -109,6 +109,25 @@ describe('what cannot be planned', () => {
   );
 });
 
+describe('the other samples', () => {
+  const sample = (name: string) => fileURLToPath(new URL(`../../samples/${name}.hosket.json`, import.meta.url));
+
+  it('Vessa Terraces: its hollows with their ends, and what covers what', () => {
+    const { status, stdout } = hosket('plan', sample('vessa-terraces'));
+    expect(status).toBe(0);
+    expect(stdout).toMatch(/Cistern: from 27 mm to 34 mm/);
+    expect(stdout).toContain('ends at the surface and in a void');
+    expect(stdout).toMatch(/Threshing floor +paving +0\.\d %/);
+  });
+
+  it('Tarrow Moor: all its edges meet', () => {
+    const { status, stdout } = hosket('plan', sample('tarrow-moor'));
+    expect(status).toBe(0);
+    expect(stdout).toContain('Peat cuttings right, Lane end left: meet');
+    expect(stdout).toContain('Lane end right, Clapper left: meet');
+  });
+});
+
 it('hosket check says what stands against a plan', () => {
   expect(hosket('check', demo)).toMatchObject({
     status: 0,

@@ -14,6 +14,7 @@ import {
 import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
 import { rule, table } from './table.ts';
+import { withinText } from './withinText.ts';
 
 /** A plan to be read in a terminal: the same numbers as on the screens. */
 export function planText(project: Project, report: PlanReport, system: UnitSystem): string {
@@ -49,6 +50,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   );
 
   lines.push(groundText(report, system));
+  lines.push(withinText(report, system));
   lines.push(fitText(report, system));
 
   lines.push(rule(`Stack, ${chosen.school}`));

@@ -75,7 +75,8 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     solved = yield* solvedOf(project, cellOf(project.base), solved, quick);
     const lines = solved;
     const { base, marks, landforms, terrain, tile, profiles } = project;
-    const groundKey = [lines.near, base.shape, marks, landforms, terrain, tile, profiles];
+    // Written out once: a plan of many points is long.
+    const groundKey = JSON.stringify([lines.near, base.shape, marks, landforms, terrain, tile, profiles]);
     const land = yield* memory.exact('ground', groundKey, () => finishedGround(project, lines));
     const targetKey = [groundKey, project.surface.skinMm];
     const wanted = yield* memory.exact('target', targetKey, () => targetOf(land, project.surface.skinMm));
@@ -132,7 +133,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
   }
 
   /** How the tiles of the set meet: the open one by its ground, each other one by a ground that is worked out once. */
-  function* setOf(project: Project, land: Ground, groundKey: unknown, quick: boolean): Generator<undefined, SetRead> {
+  function* setOf(project: Project, land: Ground, groundKey: string, quick: boolean): Generator<undefined, SetRead> {
     const reads = new Map<string, TileRead>();
     const { profiles, tile, things, laid } = project;
     if (!project.tiles.length) return readSet(project, reads);

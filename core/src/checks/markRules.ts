@@ -3,8 +3,8 @@ import { type Contour, type Item, isClosed, itemsOf, nameOf, runOf } from '../pr
 import { type Finding, onGround, type PlanView, type Rule } from './finding.ts';
 import { firstCrossings, meet, type Stretch, stretchesOf } from './stretches.ts';
 
-export const nothingDrawn: Rule = ({ project }) =>
-  project.marks.length || project.landforms.length
+export const nothingDrawn: Rule = ({ project, ground }) =>
+  project.marks.length || project.landforms.length || ground.highestMm > 0
     ? []
     : [
         {

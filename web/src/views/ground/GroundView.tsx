@@ -28,7 +28,7 @@ export function GroundView() {
   const picked = itemsOf(project).filter(({ id }) => ids.includes(id));
   const [one] = picked;
   const several = more || picked.length > 1;
-  const drawn = itemsOf(project).length > 0;
+  const drawn = itemsOf(project).length > 0 || (report?.ground.highestMm ?? 0) > 0;
   return (
     <ViewFrame
       fills
