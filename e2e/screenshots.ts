@@ -56,8 +56,33 @@ await show('Days');
 await shoot('days');
 await show('Brief');
 await shoot('brief');
+const sample = async (name: string) => {
+  await page.keyboard.press('Alt+p');
+  await page.getByRole('button', { name: `Add ${name}` }).click();
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).waitFor();
+  await settled();
+};
 await page.getByRole('button', { name: /Harl Quarry/ }).click();
 await shoot('projects');
+await page.keyboard.press('Escape');
+await sample('Tarrow Moor');
+await show('Brief');
+await page.getByLabel('Name of the profile').scrollIntoViewIfNeeded();
+await shoot('tiles');
+await sample('Vessa Terraces');
+await show('Surface');
+await shoot('zones');
+await show('Ground');
+await page.getByRole('button', { name: 'Bring in' }).click();
+await page.getByLabel('File to bring in').setInputFiles({
+  name: 'terraces.svg',
+  mimeType: 'image/svg+xml',
+  buffer: Buffer.from(
+    '<svg width="300mm" height="220mm" viewBox="0 0 300 220"><g id="contour 30"><path d="M20 180C90 150 210 160 280 185"/></g><g id="contour 60"><path d="M30 120C100 95 200 100 270 125"/></g><g id="house"><rect x="140" y="40" width="36" height="24"/></g><g id="path"><path d="M10 200L120 140L250 60"/></g></svg>',
+  ),
+});
+await page.getByRole('button', { name: 'Draw it on the plan' }).waitFor();
+await shoot('bring-in');
 await browser.close();
 
 // The model needs WebGL, here drawn by software.
@@ -67,5 +92,12 @@ await page.getByRole('radio', { name: 'model' }).click();
 await page.locator('canvas').waitFor();
 await page.waitForTimeout(3000);
 await shoot('model');
+await page.keyboard.press('Alt+p');
+await page.getByRole('button', { name: 'Add Vessa Terraces' }).click();
+await page.getByRole('button', { name: /^Vessa Terraces/ }).waitFor();
+await settled();
+await page.getByLabel('Show', { exact: true }).selectOption('through');
+await page.waitForTimeout(2500);
+await shoot('hollows');
 await browser.close();
 server.close();

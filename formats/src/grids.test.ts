@@ -1,11 +1,11 @@
 import { readHeights } from '@hosket/core';
 import fc from 'fast-check';
 import { encode } from 'fast-png';
-import { writeArrayBuffer } from 'geotiff';
+import { fromArrayBuffer, writeArrayBuffer } from 'geotiff';
 import { describe, expect, it } from 'vitest';
 import type { HeightGrid } from './drawing.ts';
 import { readAsciiGrid, readGeoTiff, readGreyPng, terrainOf } from './grids.ts';
-import { writeAsciiGrid } from './write.ts';
+import { writeAsciiGrid, writeGeoTiff } from './write.ts';
 
 type Read = ReturnType<typeof readAsciiGrid>;
 function sound(read: Read): HeightGrid {
@@ -72,6 +72,18 @@ describe('a GeoTIFF written by a library', () => {
     const grid = sound(await readGeoTiff(written(2)));
     expect(grid.unit).toBe('degree');
     expect(grid.notes.join()).toContain('in degrees');
+  });
+
+  it('of ours is read by the library as it was: heights, cell and plane', async () => {
+    const values = Float64Array.from([1, 2, 3, 4, 5, 6.5]);
+    const bytes = writeGeoTiff({ columns: 3, rows: 2, cell: 0.5, values });
+    const image = await (await fromArrayBuffer(bytes)).getImage();
+    const [band] = (await image.readRasters()) as unknown as Float32Array[];
+    expect([...band]).toEqual([4, 5, 6.5, 1, 2, 3]);
+    expect([image.getWidth(), image.getHeight(), image.getResolution()[0]]).toEqual([3, 2, 0.5]);
+    expect(image.getGeoKeys()?.GTModelTypeGeoKey).toBe(1);
+    const back = sound(await readGeoTiff(bytes));
+    expect([[...back.values], back.cell, back.unit]).toEqual([[...values], 0.5, 'metre']);
   });
 
   it('what is none says so', async () => {

@@ -14,4 +14,4 @@ export {
   takeIn,
 } from './mapping.ts';
 export { readSvg } from './svg.ts';
-export { writeAsciiGrid, writeDxf, writeGeoJson } from './write.ts';
+export { writeAsciiGrid, writeDxf, writeGeoJson, writeGeoTiff } from './write.ts';

@@ -1,6 +1,6 @@
 import { type Item, isClosed, itemsOf, nameOf, type Point, type Project, runOf } from '@hosket/core';
 import { DxfWriter, LWPolylineFlags, point2d, Units } from '@tarikjabiri/dxf';
-import type { HeightGrid } from './drawing.ts';
+import { writeArrayBuffer } from 'geotiff';
 import { onTheEquator } from './geojson.ts';
 
 /** The height that a line has along its whole length, mm. */
@@ -75,13 +75,35 @@ function twiceArea(ring: readonly Point[]): number {
   }, 0);
 }
 
+/** A lattice of heights, row by row from the near left corner. */
+interface Heights {
+  columns: number;
+  rows: number;
+  cell: number;
+  values: ArrayLike<number>;
+}
+
+/** Heights as a GeoTIFF of one band of 32-bit floats, in a plane of its own (no place on Earth), in the unit they are given in. */
+export function writeGeoTiff({ columns, rows, cell, values }: Heights): ArrayBuffer {
+  const turned = new Float32Array(columns * rows);
+  for (let j = 0; j < rows; j++)
+    for (let i = 0; i < columns; i++) turned[(rows - 1 - j) * columns + i] = values[j * columns + i];
+  return writeArrayBuffer(turned, {
+    width: columns,
+    height: rows,
+    GTModelTypeGeoKey: 1,
+    GeographicTypeGeoKey: USER_DEFINED,
+    ProjectedCSTypeGeoKey: USER_DEFINED,
+    ModelPixelScale: [cell, cell, 0],
+    ModelTiepoint: [0, 0, 0, 0, (rows - 1) * cell, 0],
+  }) as ArrayBuffer;
+}
+
+/** GeoTIFF 1.1: a system that the file does not name. */
+const USER_DEFINED = 32_767;
+
 /** Heights as an ESRI ASCII grid, in the unit they are given in. */
-export function writeAsciiGrid({
-  columns,
-  rows,
-  cell,
-  values,
-}: Pick<HeightGrid, 'columns' | 'rows' | 'cell'> & { values: ArrayLike<number> }): string {
+export function writeAsciiGrid({ columns, rows, cell, values }: Heights): string {
   const lines = [
     `ncols ${columns}`,
     `nrows ${rows}`,

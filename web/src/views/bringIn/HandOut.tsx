@@ -9,15 +9,18 @@ const kinds = [
   { ending: 'dxf', words: 'Plan as DXF, in millimetres', type: 'application/dxf' },
   { ending: 'geojson', words: 'Plan as GeoJSON, in real size', type: 'application/geo+json' },
   { ending: 'asc', words: 'Ground as ASCII grid, in millimetres', type: 'text/plain' },
+  { ending: 'tif', words: 'Ground as GeoTIFF, in millimetres', type: 'image/tiff' },
 ] as const;
 type Ending = (typeof kinds)[number]['ending'];
 
-async function textOf(ending: Ending): Promise<string | null> {
-  const { writeAsciiGrid, writeDxf, writeGeoJson } = await import('@hosket/formats');
+async function contentOf(ending: Ending): Promise<string | ArrayBuffer | null> {
+  const { writeAsciiGrid, writeDxf, writeGeoJson, writeGeoTiff } = await import('@hosket/formats');
   if (ending === 'dxf') return writeDxf(projectNow());
   if (ending === 'geojson') return writeGeoJson(projectNow());
   const { fields } = usePlan.getState();
-  return fields && writeAsciiGrid({ ...fields.ground, cell: fields.ground.cellMm });
+  if (!fields) return null;
+  const heights = { ...fields.ground, cell: fields.ground.cellMm };
+  return ending === 'asc' ? writeAsciiGrid(heights) : writeGeoTiff(heights);
 }
 
 /** What the middle of the Ground shows. */
@@ -28,8 +31,8 @@ const item = 'cursor-pointer rounded-md px-3 py-1 outline-none data-[highlighted
 /** What is shown as a picture; the plan and the ground as files for other programs. */
 export function HandOut({ pane }: { pane: Pane }) {
   const give = async (kind: (typeof kinds)[number]) => {
-    const text = await textOf(kind.ending);
-    if (text) download(new Blob([text], { type: kind.type }), `${fileStem(projectNow().name)}.${kind.ending}`);
+    const content = await contentOf(kind.ending);
+    if (content) download(new Blob([content], { type: kind.type }), `${fileStem(projectNow().name)}.${kind.ending}`);
   };
   return (
     <DropdownMenu.Root>
