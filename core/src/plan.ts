@@ -174,7 +174,7 @@ function reportOf(project: Project, land: Land, worked: readonly Worked[], chose
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
   const skinMl = ground.volumeMl - target.volumeMl;
-  const fit = fitOf(project, ground, laid, spans);
+  const fit = fitOf(project, ground, laid, spans, set.tiles);
   const mass = massOf(project, surface.planMm2, skinMl, chosen.plan, laid);
   const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {

@@ -116,6 +116,7 @@ export const setSchema = z.strictObject({
       yMm: z.number(),
       widthMm: z.number(),
       depthMm: z.number(),
+      tallestMm: z.number(),
     }),
   ),
   joints: z.array(

@@ -89,6 +89,7 @@ export function layersOf({ lines }: PlanDrawing): LayerSeen[] {
 
 /** Words in a layer's name that say what it is. */
 const hints: readonly (readonly [RegExp, Becoming])[] = [
+  [/contour|height|level|isoline/i, 'contour'],
   [/base|edge of|outline|border/i, 'the base'],
   [/build|house|hut/i, 'building'],
   [/road|track|path|way|rail|lane/i, 'way'],
@@ -120,7 +121,10 @@ export function guess(drawing: PlanDrawing, project: Project): PlanMapping {
 
 function guessLayer({ layer, count, closed, points, keys, elevated }: LayerSeen): LayerMapping {
   const hinted = hints.find(([pattern]) => pattern.test(layer))?.[1];
-  const becomes = points === count ? 'spot' : (hinted ?? (closed > 0 || elevated || keys.length ? 'contour' : 'form'));
+  const becomes =
+    points === count
+      ? 'spot'
+      : (hinted ?? (closed > 0 || elevated || keys.length || numberIn(layer) !== null ? 'contour' : 'form'));
   const key = keys.find((name) => /height|elev|level|ele$|^z$|mm$/i.test(name)) ?? keys[0];
   const height: HeightFrom = elevated
     ? { kind: 'elevation' }

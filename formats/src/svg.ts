@@ -85,7 +85,11 @@ function sizeOf(attributes: Record<string, string>, notes: string[]) {
   if (!read) notes.push('The drawing does not say how wide it is: say how large it is to be.');
   const userWide = box.length === 4 && box[2] > 0 ? box[2] : read ? Number(read[1]) : 0;
   const unitMm = read && mm !== undefined && userWide > 0 ? (Number(read[1]) * mm) / userWide : null;
-  return { unitMm, unit: unitMm === null ? 'unit of the drawing' : `unit of ${Number(unitMm.toFixed(4))} mm` };
+  return {
+    unitMm,
+    unit:
+      unitMm === null ? 'unit of the drawing' : unitMm === 1 ? 'millimetre' : `step of ${Number(unitMm.toFixed(4))} mm`,
+  };
 }
 
 function gather(nodes: readonly Node[], transform: string, layer: string, walk: Walk): void {

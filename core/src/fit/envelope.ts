@@ -1,6 +1,6 @@
 import type { Point, Ring } from '../geometry/index.ts';
 import { baseSize, type Project, tilesOf } from '../project/index.ts';
-import { placesOf } from '../tiles/index.ts';
+import { placesOf, type ReadTile } from '../tiles/index.ts';
 import { type Body, boxOf, farthestFrom, type Part } from './bodies.ts';
 
 export const sides = ['top', 'left', 'right', 'front', 'back', 'swing', 'storey'] as const;
@@ -59,6 +59,19 @@ export function roomOf(project: Project): Room | null {
   const y1 = box.backMm === null ? (set.y0 + set.y1 + box.depthMm) / 2 : set.y1 + out + box.backMm;
   const floorMm = -base.board.thicknessMm - box.underMm - set.riseMm;
   return { x0, x1: x0 + box.widthMm, y0: y1 - box.depthMm, y1, floorMm, topMm: floorMm + box.heightMm };
+}
+
+/** The other tiles of the set, above all storeys, that are too tall for the box. */
+export function tallTiles(project: Project, set: readonly ReadTile[]): Breach[] {
+  const room = roomOf(project);
+  const own = set.find(({ id }) => id === project.tile.id);
+  if (!room || !own) return [];
+  const { widthMm, depthMm } = baseSize(project.base);
+  return set.flatMap((tile): Breach[] => {
+    const byMm = tile.riseMm - own.riseMm + tile.tallestMm - room.topMm;
+    if (tile.id === own.id || byMm <= SLACK_MM) return [];
+    return [{ id: null, name: tile.name, side: 'top', byMm, at: [widthMm / 2, depthMm / 2] }];
+  });
 }
 
 /** Underside of the storey above the open tile, mm above its board; null where there is none. */

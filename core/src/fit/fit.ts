@@ -1,8 +1,9 @@
 import type { Ground, SpanRead } from '../ground/index.ts';
 import type { LaidRead } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
+import type { ReadTile } from '../tiles/index.ts';
 import { bodiesOf, type StoodThing, standThings } from './bodies.ts';
-import { type Breach, breachesOf, type Face, facesOf, type Room, roomOf } from './envelope.ts';
+import { type Breach, breachesOf, type Face, facesOf, type Room, roomOf, tallTiles } from './envelope.ts';
 import { type Meeting, meetingsOf } from './meetings.ts';
 
 /** Whether everything has room: what stands where, what leaves the envelope, what is too near to what. */
@@ -16,7 +17,13 @@ export interface Fit {
   tallestMm: number;
 }
 
-export function fitOf(project: Project, ground: Ground, laid: readonly LaidRead[], spans: readonly SpanRead[]): Fit {
+export function fitOf(
+  project: Project,
+  ground: Ground,
+  laid: readonly LaidRead[],
+  spans: readonly SpanRead[],
+  set: readonly ReadTile[],
+): Fit {
   const things = standThings(project.things, ground);
   const bodies = bodiesOf(project, things, laid, spans);
   const tops = bodies.flatMap(({ parts }) => parts.map(({ topMm }) => topMm));
@@ -24,7 +31,7 @@ export function fitOf(project: Project, ground: Ground, laid: readonly LaidRead[
     things,
     room: roomOf(project),
     faces: facesOf(project),
-    breaches: breachesOf(project, bodies, ground.outline, ground.highestMm),
+    breaches: [...breachesOf(project, bodies, ground.outline, ground.highestMm), ...tallTiles(project, set)],
     meetings: meetingsOf(bodies),
     tallestMm: Math.max(ground.highestMm, ...tops) + project.base.board.thicknessMm,
   };

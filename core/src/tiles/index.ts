@@ -2,6 +2,7 @@ export {
   type Joint,
   type Mates,
   placesOf,
+  type ReadTile,
   readSet,
   type SetRead,
   type SetTile,

@@ -54,8 +54,13 @@ export interface Mates {
   with: { id: string; side: TileSide }[];
 }
 
+/** A tile of a set with the highest place of all that stands on it, mm above its board; 0 where it was not read. */
+export interface ReadTile extends SetTile {
+  tallestMm: number;
+}
+
 export interface SetRead {
-  tiles: SetTile[];
+  tiles: ReadTile[];
   joints: Joint[];
   storeys: StoreyRoom[];
   mates: Mates[];
@@ -111,7 +116,9 @@ function stepBetween(a: Float64Array, b: Float64Array): { mostMm: number; atMm: 
 
 /** How the tiles of a set meet. `reads` by the tiles' ids. */
 export function readSet(project: Project, reads: ReadonlyMap<string, TileRead>): SetRead {
-  const tiles = placesOf(tilesOf(project));
+  const tiles = placesOf(tilesOf(project)).map(
+    (tile): ReadTile => ({ ...tile, tallestMm: reads.get(tile.id)?.tallestMm ?? 0 }),
+  );
   const boards = new Map(tilesOf(project).map(({ id, base }) => [id, base.board.thicknessMm]));
   const joints = tiles.flatMap((a) => [
     ...jointAt(a, 'right', beside(tiles, a, 1, 0), 'left', reads),

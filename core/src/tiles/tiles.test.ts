@@ -165,6 +165,21 @@ describe('a set', () => {
     expect(fit.breaches[0]).toMatchObject({ side: 'storey' });
   });
 
+  it('another storey that is too tall for the box is told from every tile', () => {
+    const tower = changeTile(pair(), 'tile-1', { place: { column: 1, row: 0, turn: 0, riseMm: 50 } });
+    const boxed: Project = {
+      ...openTile(tower, 'tile-2'),
+      envelope: {
+        box: { widthMm: 210, depthMm: 110, heightMm: 90, backMm: null, underMm: 0, backdrop: false, walls: false },
+        swingMm: null,
+      },
+    };
+    // From the lower board up 84 mm of room; the storey at 50 carries a hill of 40.
+    const { breaches } = plan(boxed).report.fit;
+    expect(breaches).toMatchObject([{ id: null, name: 'Tile 1', side: 'top' }]);
+    expect(breaches[0].byMm).toBeCloseTo(6, 0);
+  });
+
   it('the box holds the whole set, and a storey stands higher in it', () => {
     const boxed: Project = {
       ...pair(),

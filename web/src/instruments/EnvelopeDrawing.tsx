@@ -27,7 +27,8 @@ export function EnvelopeDrawing() {
   const project = useProject();
   const report = usePlan((state) => state.report);
   const fields = usePlan((state) => state.fields);
-  if (!report || !fields || (!project.envelope.box && !project.things.length)) return <div />;
+  if (!report || !fields || (!project.envelope.box && !project.things.length && report.set.tiles.length < 2))
+    return <div />;
   return (
     <div className="grid content-start gap-1">
       <View side="front" project={project} report={report} fields={fields} />
@@ -49,13 +50,13 @@ function View({ side, project, report, fields }: ViewProps) {
   const { room } = report.fit;
   const { widthMm, depthMm } = baseSize(project.base);
   const length = side === 'front' ? widthMm : depthMm;
-  const blocks = blocksOf(project, report, side);
+  const blocks = [...otherTiles(project, report, side), ...blocksOf(project, report, side)];
   const board = project.base.board.thicknessMm;
   const walls = room && (side === 'front' ? [room.x0, room.x1] : [room.y0, room.y1]);
   const left = Math.min(0, walls?.[0] ?? 0, ...blocks.map(({ from }) => from));
   const right = Math.max(length, walls?.[1] ?? 0, ...blocks.map(({ to }) => to));
   const top = Math.max(20, report.ground.highestMm, room?.topMm ?? 0, ...blocks.map(({ topMm }) => topMm));
-  const floor = Math.min(-board, room?.floorMm ?? 0);
+  const floor = Math.min(-board, room?.floorMm ?? 0, ...blocks.map(({ bottomMm }) => bottomMm));
   const scale = Math.min((WIDTH - 2 * PAD) / (right - left), (HEIGHT - 2 * PAD) / (top - floor));
   const x = (mm: number) => PAD + (mm - left) * scale;
   const y = (mm: number) => PAD + (top - mm) * scale;
@@ -138,6 +139,27 @@ function Blocks({ blocks, x, y, scale, fill, ink }: BlocksProps) {
       stroke={ink}
     />
   ));
+}
+
+/** The other tiles of the set as they stand beside and above the open one, from under their boards to their highest places. */
+function otherTiles(project: Project, { set }: PlanReport, side: Side): Block[] {
+  const own = set.tiles.find(({ id }) => id === project.tile.id);
+  if (own?.turn !== 0) return [];
+  return set.tiles
+    .filter(({ id }) => id !== own.id)
+    .map((tile) => {
+      const from = side === 'front' ? tile.xMm - own.xMm : tile.yMm - own.yMm;
+      const rise = tile.riseMm - own.riseMm;
+      const board = project.tiles.find(({ id }) => id === tile.id)?.base.board.thicknessMm ?? 0;
+      return {
+        id: tile.id,
+        name: tile.name,
+        from,
+        to: from + (side === 'front' ? tile.widthMm : tile.depthMm),
+        bottomMm: rise - board,
+        topMm: rise + tile.tallestMm,
+      };
+    });
 }
 
 function blocksOf(project: Project, report: PlanReport, side: Side): Block[] {

@@ -59,8 +59,8 @@ export default function PlanForm({ name, drawing, onDone }: Props) {
   return (
     <div>
       <p>
-        <strong>{name}</strong>: {drawing.lines.length} lines on {seen.length} {seen.length === 1 ? 'layer' : 'layers'}.
-        One unit is one {drawing.unit}.
+        <strong>{name}</strong>: {drawing.lines.length} lines on {seen.length} {seen.length === 1 ? 'layer' : 'layers'}
+        {drawing.unitMm !== null && `, in units of one ${drawing.unit}`}.
       </p>
       <Notes notes={drawing.notes} />
       <div className="my-2 grid grid-cols-[minmax(0,1fr)_210px] gap-4 max-[700px]:grid-cols-1">
