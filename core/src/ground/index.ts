@@ -8,6 +8,7 @@ export * from './places.ts';
 export * from './pools.ts';
 export * from './shapeLines.ts';
 export { STANDS, standAt, standingOf, standingShare, verdict } from './standing.ts';
+export type { VoidMeeting } from './voidMeetings.ts';
 export * from './voidReads.ts';
 export { type Hollow, type VoidField, type VoidShape, voidShape } from './voids.ts';
 export { wetnessOf } from './wetness.ts';

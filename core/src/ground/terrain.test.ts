@@ -94,6 +94,21 @@ describe('a grid as ground', () => {
     expect(Math.abs(far - 46)).toBeLessThan(0.05);
   });
 
+  it('a line lifts the terrain without a crease: across it by 2 exp(-x / L) - exp(-2 x / L), L a quarter of the reach', () => {
+    const flat = terrain(() => 0, { lowMm: 20, highMm: 20, reachMm: 40 });
+    const across: [number, number][] = [
+      [50, 0],
+      [50, 80],
+    ];
+    const line = drawItem({ ...start, terrain: flat }, 'contour', across, 0, { heightMm: 30, closed: false }).project;
+    const places = [50, 52, 55, 60, 70].map((x): [number, number] => [x, 40]);
+    const expected = [0, 2, 5, 10, 20].map((x) => 20 + 10 * (2 * Math.exp(-x / 10) - Math.exp(-x / 5)));
+    heights(line, places).forEach((height, k) => {
+      // On cells of 1 mm, where the narrower skin falls by e over 5 mm.
+      expect(Math.abs(height - expected[k])).toBeLessThan(0.25);
+    });
+  });
+
   it('a bench that lies level inside is flat, and a landform is built on the terrain', () => {
     const ring: [number, number][] = [
       [30, 20],

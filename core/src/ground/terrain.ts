@@ -1,6 +1,6 @@
 import { type Grid, insideRing, smoothed, withValues } from '../geometry/index.ts';
 import { readHeights, type Terrain } from '../project/index.ts';
-import { pinsOf } from './lattice.ts';
+import { type Pins, pinsOf } from './lattice.ts';
 import type { ShapeLine } from './shapeLines.ts';
 
 /**
@@ -55,69 +55,72 @@ function rangeOf(values: ArrayLike<number>): [number, number] {
   return [low, high];
 }
 
-/** Sweeps of the correction, and how far each goes beyond its aim (successive over-relaxation). */
+/** Sweeps of a bend, and how far each goes beyond its aim (successive over-relaxation). */
 const SWEEPS = 90;
 const OVER = 1.6;
-/** A bend has died away at its reach: it falls by e over a third of it. */
-const FALLS_OVER = 3;
+/** A bend has died away at its reach: it falls by e over a quarter of it. */
+const FALLS_OVER = 4;
 
 /**
- * Bends a terrain to the lines and spots: what they ask for beyond the terrain is met on them and dies away within the reach (a stretched skin held back by
- * springs: u = L2 laplace u, with L a third of the reach).
+ * Bends a terrain to the lines and spots: what they ask for beyond the terrain is met on them and dies away within the reach. A skin held back by springs
+ * (u = L2 laplace u) meets a line with a crease; twice the skin of L less that of L / 2 leaves it level (2 exp(-x / L) - exp(-2 x / L) across a straight line).
  */
 export function bentToLines(terrain: Grid, lines: readonly ShapeLine[], reachMm: number): Grid {
-  const { columns, rows, cellMm, values } = terrain;
+  const { values } = terrain;
   const pins = pinsOf(terrain, lines);
-  const bend = new Float64Array(values.length);
-  const fixed = new Uint8Array(values.length);
-  for (const line of lines) {
-    if (!line.closed || !line.level || !line.heights) continue;
+  const flats = flatsOf(terrain, lines);
+  const wide = bend(terrain, pins, flats, reachMm / FALLS_OVER);
+  const narrow = bend(terrain, pins, flats, reachMm / FALLS_OVER / 2);
+  const bent = new Float64Array(values.length);
+  for (let n = 0; n < bent.length; n++) bent[n] = Math.max(0, values[n] + 2 * wide[n] - narrow[n]);
+  return withValues(terrain, bent);
+}
+
+/** How far each node that lies in a flat must be lifted to it; NaN elsewhere. */
+function flatsOf({ columns, rows, cellMm, values }: Grid, lines: readonly ShapeLine[]): Float64Array {
+  const lift = new Float64Array(values.length).fill(Number.NaN);
+  for (const { points, closed, level, heights } of lines) {
+    if (!closed || !level || !heights) continue;
     for (let j = 0, n = 0; j < rows; j++)
       for (let i = 0; i < columns; i++, n++)
-        if (insideRing(line.points, i * cellMm, j * cellMm)) {
-          fixed[n] = 1;
-          bend[n] = line.heights[0] - values[n];
-        }
+        if (insideRing(points, i * cellMm, j * cellMm)) lift[n] = heights[0] - values[n];
   }
-  const spring = ((FALLS_OVER * cellMm) / reachMm) ** 2;
-  const meet = () => {
+  return lift;
+}
+
+/** A skin that meets the pins and flats and falls by e over `overMm`, mm to be added at each node. */
+function bend({ columns, rows, cellMm, values }: Grid, pins: Pins, flats: Float64Array, overMm: number): Float64Array {
+  const u = flats.map((lift) => (Number.isNaN(lift) ? 0 : lift));
+  const held = Uint8Array.from(flats, (lift) => (Number.isNaN(lift) ? 0 : 1));
+  for (let round = 0; round < PIN_ROUNDS; round++)
     for (let p = 0; p < pins.heights.length; p++) {
       let [sum, weight] = [0, 0];
       for (let q = 4 * p; q < 4 * p + 4; q++) {
-        sum += pins.weights[q] * (values[pins.nodes[q]] + bend[pins.nodes[q]]);
+        sum += pins.weights[q] * (values[pins.nodes[q]] + u[pins.nodes[q]]);
         weight += pins.weights[q] ** 2;
       }
       const miss = (pins.heights[p] - sum) / weight;
-      for (let q = 4 * p; q < 4 * p + 4; q++) if (!fixed[pins.nodes[q]]) bend[pins.nodes[q]] += pins.weights[q] * miss;
+      for (let q = 4 * p; q < 4 * p + 4; q++)
+        if (Number.isNaN(flats[pins.nodes[q]])) u[pins.nodes[q]] += pins.weights[q] * miss;
     }
-  };
-  const held = new Uint8Array(fixed);
   for (let q = 0; q < pins.nodes.length; q++) if (pins.weights[q] > 0) held[pins.nodes[q]] = 1;
-  for (let k = 0; k < 8; k++) meet();
+  const spring = (cellMm / overMm) ** 2;
   for (let sweep = 0; sweep < SWEEPS; sweep++)
     for (let j = 0, n = 0; j < rows; j++)
       for (let i = 0; i < columns; i++, n++) {
         if (held[n]) continue;
-        let [sum, links] = [0, 0];
-        if (i > 0 && !(pins.cut[n - 1] & 1)) {
-          sum += bend[n - 1];
-          links++;
-        }
-        if (i < columns - 1 && !(pins.cut[n] & 1)) {
-          sum += bend[n + 1];
-          links++;
-        }
-        if (j > 0 && !(pins.cut[n - columns] & 2)) {
-          sum += bend[n - columns];
-          links++;
-        }
-        if (j < rows - 1 && !(pins.cut[n] & 2)) {
-          sum += bend[n + columns];
-          links++;
-        }
-        bend[n] += OVER * (sum / (links + spring) - bend[n]);
+        // Across a break nothing is carried over.
+        const left = i > 0 && !(pins.cut[n - 1] & 1);
+        const right = i < columns - 1 && !(pins.cut[n] & 1);
+        const near = j > 0 && !(pins.cut[n - columns] & 2);
+        const far = j < rows - 1 && !(pins.cut[n] & 2);
+        const sum =
+          (left ? u[n - 1] : 0) + (right ? u[n + 1] : 0) + (near ? u[n - columns] : 0) + (far ? u[n + columns] : 0);
+        const links = Number(left) + Number(right) + Number(near) + Number(far);
+        u[n] += OVER * (sum / (links + spring) - u[n]);
       }
-  const bent = new Float64Array(values.length);
-  for (let n = 0; n < bent.length; n++) bent[n] = Math.max(0, values[n] + bend[n]);
-  return withValues(terrain, bent);
+  return u;
 }
+
+/** Pins that share nodes are brought together in so many rounds. */
+const PIN_ROUNDS = 8;

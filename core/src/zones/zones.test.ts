@@ -26,6 +26,20 @@ const rule = (id: string, cover: Cover, when: Partial<ZoneRule['when']>): ZoneRu
   cover,
   when: Object.fromEntries(askables.map((what) => [what, when[what] ?? null])) as ZoneRule['when'],
 });
+/** Ground that lies 10 mm high where nothing else is asked of it. */
+const levelAt10 = (project: Project): Project =>
+  drawItem(
+    project,
+    'contour',
+    [
+      [0, 0],
+      [100, 0],
+      [100, 80],
+      [0, 80],
+    ],
+    0,
+    { heightMm: 10, level: false },
+  ).project;
 /** A slope that rises from left to right, half a millimetre a millimetre. */
 const slope = measureGround(
   baseOutline(start.base),
@@ -145,18 +159,7 @@ describe('what rules ask', () => {
         smooth: false,
       },
     ).project;
-    const flat = drawItem(
-      pond,
-      'contour',
-      [
-        [0, 0],
-        [100, 0],
-        [100, 80],
-        [0, 80],
-      ],
-      0,
-      { heightMm: 10, level: false },
-    ).project;
+    const flat = levelAt10(pond);
     const ground = toEnd(groundOf(flat));
     const zones = {
       rules: [
@@ -197,18 +200,7 @@ describe('the suggestion', () => {
       10,
       { fromMm: 10, toMm: 10, widthMm: 12 },
     ).project;
-    const flat = drawItem(
-      road,
-      'contour',
-      [
-        [0, 0],
-        [100, 0],
-        [100, 80],
-        [0, 80],
-      ],
-      0,
-      { heightMm: 10, level: false },
-    ).project;
+    const flat = levelAt10(road);
     const ground = toEnd(groundOf(flat));
     const { zones, reads } = suggestedZones(flat, ground);
     const covers = zones.rules.map(({ cover }) => cover);

@@ -1,10 +1,12 @@
-import { type ItemKind, kindWords, laidThings, landformKinds, markKinds } from '@hosket/core';
+import { hollows, type ItemKind, kindWords, laidThings, landformKinds, markKinds, standing } from '@hosket/core';
 import type { NavigateFunction } from 'react-router';
 import { beginDrawing } from '../instruments/drawing.ts';
 import { wholePlan } from '../instruments/panZoom.ts';
-import { addNew } from '../store/library.ts';
+import { addNew, addSample, samples } from '../store/library.ts';
 import { projectStore, redo, undo } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
+import { bringIn } from '../views/bringIn/bringStore.ts';
+import { askSuggestion } from '../worker/planStore.ts';
 import { bands } from './bands.tsx';
 import { exportProject, importProject } from './files.ts';
 import { useShell } from './shellStore.ts';
@@ -26,7 +28,7 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     ...bands.map(({ id, name }, k) => ({ name: `Go to ${name}`, keys: `Alt+${k + 1}`, run: () => to(id) })),
     { name: 'Undo', keys: 'Ctrl+Z', run: undo },
     { name: 'Redo', keys: 'Ctrl+Shift+Z', run: redo },
-    ...[...markKinds, ...landformKinds, ...laidThings].map((kind) => ({
+    ...[...markKinds, ...landformKinds, ...laidThings, ...standing, ...hollows, 'patch' as const].map((kind) => ({
       name: `Draw: ${kindWords[kind].title.toLowerCase()}`,
       keys: drawKeys[kind],
       run: () => {
@@ -34,6 +36,20 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
         beginDrawing(kind);
       },
     })),
+    {
+      name: 'Bring in a plan, heights or a picture',
+      run: () => {
+        to('ground');
+        bringIn(true);
+      },
+    },
+    {
+      name: 'Suggest zones by the rules of the trade',
+      run: () => {
+        to('surface');
+        askSuggestion();
+      },
+    },
     { name: 'See the whole base', keys: 'Alt+W', run: wholePlan },
     {
       name: 'Show or hide the section',
@@ -51,6 +67,10 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     },
     { name: 'Projects', keys: 'Alt+P', run: () => useShell.setState({ projects: true }) },
     { name: 'Start a project of my own', run: () => void addNew().then((id) => go(`/project/${id}/brief`)) },
+    ...samples.map((name) => ({
+      name: `Add the sample ${name}`,
+      run: () => void addSample(name).then((id) => go(`/project/${id}/ground`)),
+    })),
     { name: 'Import a project file', run: () => void importProject().then((id) => id && go(`/project/${id}/brief`)) },
     {
       name: 'Export this project as a file',

@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { WordsField } from '../../ui/Field.tsx';
 import { say } from '../../ui/toast.tsx';
+import { bringIn, useBringing } from './bringStore.ts';
 import { HeightsForm } from './HeightsForm.tsx';
 import { underlayOf } from './picture.ts';
 import { accepted, type Brought, readFile, readPlace, readPngHeights } from './readFile.ts';
@@ -14,7 +15,7 @@ const PlanForm = lazy(() => import('./PlanForm.tsx'));
 
 /** Plans, heights and pictures that exist elsewhere: chosen, looked at, and taken in as one step that can be undone. */
 export function BringIn() {
-  const [open, setOpen] = useState(false);
+  const { open } = useBringing();
   const [brought, setBrought] = useState<Brought | null>(null);
   const [busy, setBusy] = useState(false);
   const [place, setPlace] = useState('Tarrow Moor');
@@ -25,7 +26,7 @@ export function BringIn() {
     setBusy(false);
   };
   const done = (text: string) => {
-    setOpen(false);
+    bringIn(false);
     setBrought(null);
     say(text);
   };
@@ -45,13 +46,13 @@ export function BringIn() {
   };
   return (
     <>
-      <Button tone="quiet" className="!min-h-6 text-xs" onClick={() => setOpen(true)}>
+      <Button tone="quiet" className="!min-h-6 text-xs" onClick={() => bringIn(true)}>
         Bring in
       </Button>
       <Dialog
         open={open}
         onOpen={(next) => {
-          setOpen(next);
+          bringIn(next);
           if (!next) setBrought(null);
         }}
         title="Bring in"
