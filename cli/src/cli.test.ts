@@ -87,6 +87,12 @@ describe('what cannot be planned', () => {
     ['an empty file', file('empty.json', ''), 4, 'The file is empty'],
     ['a file cut short', file('cut.json', readFileSync(demo, 'utf8').slice(0, 900)), 4, 'not readable JSON'],
     [
+      'a base of no size',
+      file('none.json', readFileSync(demo, 'utf8').replace('"widthMm": 420', '"widthMm": 0')),
+      4,
+      'base.shape.widthMm',
+    ],
+    [
       'a negative height',
       file('low.json', readFileSync(demo, 'utf8').replace('"heightMm": 17', '"heightMm": -17')),
       4,

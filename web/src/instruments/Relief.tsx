@@ -1,8 +1,9 @@
-import { baseOutline, type Grid, standingOf, wetnessOf } from '@hosket/core';
+import { baseOutline, type Grid } from '@hosket/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { useProject } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
 import { usePlan } from '../worker/planStore.ts';
+import { readGround, useGroundRead } from '../worker/readStore.ts';
 import { coverGrid } from './covers.ts';
 import { reliefPixels } from './relief.ts';
 import { bandsOf, type Shading } from './shading.ts';
@@ -19,8 +20,10 @@ interface Props {
 /** The shaded ground. Its picture is a little larger than the base where the lattice runs past the edge. */
 export function Relief({ grid, widthMm, depthMm, highestMm, shading: asked }: Props) {
   const chosen = useView((view) => view.shading);
-  const shading = asked ?? chosen;
-  const read = useRead(grid, shading);
+  const wanted = asked ?? chosen;
+  const read = useRead(grid, wanted);
+  // Until the ground has been read it stands in its plain light.
+  const shading = read || wanted === 'slope' || wanted === 'height' ? wanted : 'relief';
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const element = canvas.current;
@@ -45,14 +48,18 @@ export function Relief({ grid, widthMm, depthMm, highestMm, shading: asked }: Pr
   );
 }
 
-/** What is tinted besides slope and height: worked out from the ground only while it is looked at. */
+/** What is tinted besides slope and height: read from the ground only while it is looked at. */
 function useRead(grid: Grid, shading: Shading): Grid | null {
   const figureMm = useView((view) => view.figureMm);
   const { base, judging } = useProject();
   const { report, fields } = usePlan();
+  const read = useGroundRead();
+  useEffect(() => {
+    if (shading === 'wet' || shading === 'standing')
+      readGround({ what: shading, grid, outline: baseOutline(base), figureMm, judging });
+  }, [shading, grid, base, judging, figureMm]);
   return useMemo(() => {
     if (shading === 'cover') return report && fields ? coverGrid(fields.zones, report) : null;
-    if (shading === 'wet') return wetnessOf(grid, baseOutline(base));
-    return shading === 'standing' ? standingOf(grid, baseOutline(base), figureMm, judging) : null;
-  }, [shading, grid, base, judging, figureMm, report, fields]);
+    return read.what === shading ? read.grid : null;
+  }, [shading, report, fields, read]);
 }

@@ -29,6 +29,8 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills }: P
         {children}
       </main>
       <aside
+        // Where it is longer than the window it is scrolled by keys too.
+        tabIndex={0}
         aria-label={sideTitle}
         className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-4 max-[999px]:border-l-0 max-[999px]:border-t"
       >

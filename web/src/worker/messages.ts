@@ -1,4 +1,4 @@
-import type { Grid, PlanReport, Project, Ring, Suggestion, ZoneMap } from '@hosket/core';
+import type { Grid, Judging, PlanReport, Project, Ring, Suggestion, ZoneMap } from '@hosket/core';
 import { z } from 'zod';
 
 /** Asks for the plan of a project. A later ticket replaces an earlier one. */
@@ -15,6 +15,15 @@ export const bare = (project: Project): Project => ({
   underlay: null,
   tiles: project.tiles.map((tile) => (tile.underlay ? { ...tile, underlay: null } : tile)),
 });
+
+/** A ground to be read for the tint of the plan. */
+export interface ReadRequest {
+  what: 'wet' | 'standing';
+  grid: Grid;
+  outline: Ring;
+  figureMm: number;
+  judging: Judging;
+}
 
 /** What drawings are made from; sent only when it has changed since the last answer. */
 export interface Fields {

@@ -35,25 +35,20 @@ export function HandOut({ pane }: { pane: Pane }) {
     if (content) download(new Blob([content], { type: kind.type }), `${fileStem(projectNow().name)}.${kind.ending}`);
   };
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className="flex min-h-6 cursor-pointer items-center gap-1 rounded-md px-2 text-xs hover:bg-plaster">
         Hand out <ChevronDown size={12} aria-hidden />
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="start"
-          className="z-20 rounded-md border border-line bg-sheet p-1 text-sm shadow-lg"
-        >
-          <DropdownMenu.Item className={item} onSelect={() => void savePicture(pane)}>
-            Picture of the {pane}, PNG
+      <DropdownMenu.Content align="start" className="z-20 rounded-md border border-line bg-sheet p-1 text-sm shadow-lg">
+        <DropdownMenu.Item className={item} onSelect={() => void savePicture(pane)}>
+          Picture of the {pane}, PNG
+        </DropdownMenu.Item>
+        {kinds.map((kind) => (
+          <DropdownMenu.Item key={kind.ending} className={item} onSelect={() => void give(kind)}>
+            {kind.words}
           </DropdownMenu.Item>
-          {kinds.map((kind) => (
-            <DropdownMenu.Item key={kind.ending} className={item} onSelect={() => void give(kind)}>
-              {kind.words}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+        ))}
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 }
