@@ -2,6 +2,7 @@ import type { Finding } from '@hosket/core';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { pickItem } from '../store/viewStore.ts';
+import { useOverflows } from '../ui/useOverflows.ts';
 import { usePlan } from '../worker/planStore.ts';
 
 interface Props {
@@ -18,6 +19,8 @@ interface Props {
 
 /** A stage's own work surface with its heading, and the take-off at its right. */
 export function ViewFrame({ title, answer, side, sideTitle, children, fills }: Props) {
+  const aside = useRef<HTMLElement>(null);
+  const long = useOverflows(aside);
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_300px] max-[999px]:block">
       <main
@@ -29,8 +32,9 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills }: P
         {children}
       </main>
       <aside
+        ref={aside}
         // Where it is longer than the window it is scrolled by keys too.
-        tabIndex={0}
+        tabIndex={long ? 0 : undefined}
         aria-label={sideTitle}
         className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-4 max-[999px]:border-l-0 max-[999px]:border-t"
       >
