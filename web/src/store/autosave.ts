@@ -62,6 +62,8 @@ export function startAutosave(): () => void {
   window.addEventListener('pagehide', flush);
   return () => {
     stop();
+    // What still waits is kept now: nobody would come back for it.
+    flush();
     document.removeEventListener('visibilitychange', flush);
     window.removeEventListener('pagehide', flush);
   };
