@@ -1,4 +1,4 @@
-import { bad, good, type Point, type Result } from '@hosket/core';
+import { bad, good, type Point, type Result, readJson } from '@hosket/core';
 import { closedIfItIs, counted, type DrawnLine, type PlanDrawing, thinned } from './drawing.ts';
 
 /** Metres of one degree of latitude on a ball of the Earth's mean radius (6 371 008.8 m, from memory). */
@@ -13,17 +13,9 @@ const isObject = (value: unknown): value is Json =>
  * the drawing; coordinates beyond those of the Earth are taken as plain units.
  */
 export function readGeoJson(text: string): Result<PlanDrawing> {
-  let document: unknown;
-  try {
-    document = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    return bad(
-      'json',
-      '(whole file)',
-      `The file is not readable JSON: ${(error as Error).message}.`,
-      'Export it again.',
-    );
-  }
+  const read = readJson(text);
+  if (!read.ok) return read;
+  const document = read.value;
   if (!isObject(document) || typeof document.type !== 'string')
     return bad('geojson', 'type', 'The file is no GeoJSON: it has no "type".', 'Choose a *.geojson file (RFC 7946).');
   const lines: DrawnLine[] = [];

@@ -122,22 +122,26 @@ export function parseProject(document: unknown): Result<Project> {
   );
 }
 
-/** Reads a project from the text of a file. */
-export function readProject(text: string): Result<Project> {
+/** Reads the text of a JSON file, with or without a byte order mark. */
+export function readJson(text: string): Result<unknown> {
   if (!text.trim())
-    return bad('empty', '(whole file)', 'The file is empty.', 'Choose another file, or export the project again.');
-  let document: unknown;
+    return bad('empty', '(whole file)', 'The file is empty.', 'Choose another file, or export it again.');
   try {
-    document = JSON.parse(text.replace(/^\uFEFF/, ''));
+    return good(JSON.parse(text.replace(/^\uFEFF/, '')));
   } catch (error) {
     return bad(
       'json',
       '(whole file)',
       `The file is not readable JSON: ${(error as Error).message}.`,
-      'It may be cut short; export the project again.',
+      'It may be cut short; export it again.',
     );
   }
-  return parseProject(document);
+}
+
+/** Reads a project from the text of a file. */
+export function readProject(text: string): Result<Project> {
+  const document = readJson(text);
+  return document.ok ? parseProject(document.value) : document;
 }
 
 /** The text of a project file: the same project always gives the same text, its fields in the order of the format. */
