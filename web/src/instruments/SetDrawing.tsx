@@ -94,8 +94,9 @@ export function SetDrawing({ set: { tiles, joints }, openId, onOpen }: Props) {
               strokeDasharray={joint.meets ? undefined : '4 4'}
             />
             <text
-              x={x((x0 + x1) / 2)}
-              y={y((y0 + y1) / 2) - 6}
+              // Away from the middle, where the names of the tiles stand.
+              x={x(x0 + (x1 - x0) * 0.84)}
+              y={y(y0 + (y1 - y0) * 0.84) - 4}
               textAnchor="middle"
               fontSize={11}
               fill={joint.meets ? 'var(--graphite)' : 'var(--plum)'}
