@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { readHeights, writeHeights } from './heights16.ts';
 
 describe('heights in a file', () => {
-  it('are written as any base 64 writer would write their bytes (RFC 4648)', () => {
+  it('are written as Node writes the same bytes in base 64 (RFC 4648)', () => {
     fc.assert(
       fc.property(fc.array(fc.nat(65535), { maxLength: 40 }), (heights) => {
         const bytes = Buffer.from(Uint16Array.from(heights).buffer);

@@ -174,7 +174,7 @@ function Worn({ tile, side, profiles }: { tile: Tile; side: TileSide; profiles: 
   );
 }
 
-/** Which sides would go together: any tile beside any other where their edges agree. */
+/** For each side of the open tile, the sides of the other tiles whose heights agree with it. */
 function Mates({
   mates,
   project,
