@@ -8,11 +8,13 @@ import {
   sayClock,
   sayHours,
   sayMinutes,
+  sayTolerance,
   sayWork,
   type UnitSystem,
 } from '@hosket/core';
 import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
+import { stackText } from './stackText.ts';
 import { rule, table } from './table.ts';
 import { withinText } from './withinText.ts';
 
@@ -21,8 +23,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   const mm = (value: number) => formatMeasure('length', value, system);
   const ml = (value: number) => formatMeasure('volume', value, system);
   const cm2 = (value: number) => formatMeasure('area', value, system, 0);
-  const chosen = report.schools.find((school) => school.school === report.chosen) ?? report.schools[0];
-  const sheetName = (id: string) => project.sheets.find((sheet) => sheet.id === id)?.name ?? id;
+  const chosen = report.stack;
   const { widthMm, depthMm } = baseSize(project.base);
   const lines: string[] = [];
   lines.push(
@@ -37,13 +38,15 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(rule('Heights'));
   lines.push(
     table([
-      ['mark', 'wanted', 'foam wanted', 'foam there', 'off by', 'what to do'],
+      ['mark', 'wanted', 'skin', 'foam wanted', 'foam there', 'off by', 'at worst', 'what to do'],
       ...chosen.levels.map((level) => [
         level.name || level.itemId,
         mm(level.wantedMm),
+        mm(level.skinMm),
         mm(level.targetMm),
         mm(level.foamThereMm),
-        `±${level.errorMixedMm.toFixed(1)}`,
+        sayTolerance(level.errorMixed, system),
+        sayTolerance(level.errorWorst, system),
         sayWork(level, system),
       ]),
     ]),
@@ -53,43 +56,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(withinText(report, system));
   lines.push(fitText(report, system));
 
-  lines.push(rule(`Stack, ${chosen.school}`));
-  lines.push(
-    table([
-      ['layer', 'sheet', 'from', 'to', 'area', 'outline', 'from one sheet'],
-      ...[...chosen.layers]
-        .reverse()
-        .map((layer) => [
-          String(layer.index),
-          sheetName(layer.sheetId),
-          mm(layer.bottomMm),
-          mm(layer.topMm),
-          cm2(layer.areaMm2),
-          mm(layer.outlineMm),
-          layer.fitsWhole ? 'yes' : 'no, join two',
-        ]),
-    ]),
-  );
-  lines.push(
-    `  carve ${ml(chosen.carveMl)}, fill ${ml(chosen.fillMl)}, foam left ${ml(chosen.foamLeftMl)} (${formatMeasure('mass', chosen.foamMassG.likely, system)})\n`,
-  );
-  lines.push(`  paste: 95 % no deeper than ${mm(chosen.paste.most95Mm)}, deepest ${mm(chosen.paste.deepestMm)}\n`);
-
-  lines.push(rule('The three schools'));
-  lines.push(
-    table([
-      ['school', 'layers', 'carve', 'fill', 'hands-on', 'paste dry after', 'dry base'],
-      ...report.schools.map((school) => [
-        school.school,
-        String(school.layers.length),
-        ml(school.carveMl),
-        ml(school.fillMl),
-        sayMinutes(school.handsOnMin),
-        sayHours(school.pasteDryHours.likely),
-        school.finish ? sayClock(school.finish.likely) : 'no bench hours',
-      ]),
-    ]),
-  );
+  lines.push(stackText(project, report, system));
 
   lines.push(rule('Amounts'));
   for (const stage of report.takeoff) {

@@ -25,17 +25,29 @@ export {
   voidShape,
   wetnessOf,
 } from './ground/index.ts';
-export { type SectionSample, sayWork, sectionAlong } from './layers/index.ts';
+export {
+  type RoomWork,
+  type SectionLayer,
+  type SectionSample,
+  sayRoomWork,
+  sayTolerance,
+  sayWork,
+  sectionAlong,
+} from './layers/index.ts';
+export { stuffOf } from './materials/index.ts';
 export { createPlanner, type Plan, plan } from './plan.ts';
 export * from './project/index.ts';
 export {
   type LandformReport,
   type LayerReport,
   type PlanReport,
+  type ProposalReport,
   planReportSchema,
   type SchoolReport,
+  type StackReport,
   type StageReport,
 } from './report.ts';
+export { type Criterion, layerKinds, offcutArea, thicknessOf } from './stack/index.ts';
 export { testPieceOf, USUAL_TEST_PIECE_MM } from './testPiece.ts';
 export * from './units/index.ts';
 export { type Suggestion, suggestedZones, type ZoneMap } from './zones/index.ts';

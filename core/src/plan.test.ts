@@ -16,7 +16,7 @@ import {
   shapeOfKind,
   startProject,
 } from './index.ts';
-import { foamTopAt } from './layers/chooseStack.ts';
+import { foamTopAt } from './layers/index.ts';
 import { idleWeek } from './testing/idleWeek.ts';
 import { toEnd } from './testing/run.ts';
 import { circle, line } from './testing/solids.ts';
@@ -223,7 +223,7 @@ describe('the demo, Harl Quarry', () => {
   it('the section agrees with ground, target and stack', () => {
     const { ground, target, report } = plan(demo);
     const { layers } = report.schools[1];
-    const samples = sectionAlong(ground.grid, target.grid, layers, ground.outline, [0, 170], [420, 96], 2);
+    const samples = sectionAlong(ground.grid, target.grid, layers, null, ground.outline, [0, 170], [420, 96], 2);
     expect(samples[0].onBase && samples[samples.length - 1].onBase).toBe(true);
     for (const sample of samples) {
       const x = (sample.alongMm / Math.hypot(420, 74)) * 420;

@@ -1,3 +1,4 @@
+import { type Choice, chooseFor, offersOf, tracksOf } from './choice/index.ts';
 import { daysOf } from './days/index.ts';
 import { standingShares } from './fit/index.ts';
 import {
@@ -12,11 +13,25 @@ import {
   solvedOf,
   type VoidField,
 } from './ground/index.ts';
-import { type LayerPlan, layerPlan, layIn, type Target, targetOf } from './layers/index.ts';
+import {
+  type AreaMap,
+  areasOf,
+  type Land as LayerLand,
+  type LayerPlan,
+  layerPlan,
+  layIn,
+  levelPlaces,
+  roomsOf,
+  stackGround,
+  type Target,
+  targetOf,
+  weightsOf,
+} from './layers/index.ts';
 import { createMemory } from './memory.ts';
-import { type Land, reportOf, type Worked } from './planReport.ts';
-import { openAsClosed, type Project, schools } from './project/index.ts';
-import type { PlanReport } from './report.ts';
+import { type Land, reportOf, schoolReport, type Worked } from './planReport.ts';
+import { type HandLayer, itemsOf, openAsClosed, type Project, type School } from './project/index.ts';
+import type { PlanReport, SchoolReport } from './report.ts';
+import { costOf, layByHand } from './stack/index.ts';
 import { takeoffOf } from './takeoff/index.ts';
 import { readSet, readTile, type SetRead, type TileRead } from './tiles/index.ts';
 import { type ZoneMap, zonesOf } from './zones/index.ts';
@@ -30,6 +45,10 @@ export interface Plan {
   zones: ZoneMap;
   /** Floor and roof of every void on the lattice of the ground. */
   hollows: VoidField[];
+  /** Which part of the base is built in which way. */
+  areas: AreaMap;
+  /** Takes another stack of the same ground to its days and money. */
+  weigh: (school: School, layers: readonly HandLayer[]) => SchoolReport | null;
   /** Not the last word: the ground is not quite at rest, or schools and low points are still those from before; run again for the exact plan. */
   near: boolean;
 }
@@ -66,34 +85,57 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       readVoids(land.grid, land.outline, project.voids),
     );
     const set = yield* setOf(project, land, groundKey, quick);
-    const sheetsKey = JSON.stringify([project.sheets, { ...project.stacking, school: '' }]);
-    const layersKey = JSON.stringify([targetKey, sheetsKey]);
+    // Areas of zones and landforms: what they are read from.
+    const { areas, ...stacking } = project.stacking;
+    const areasKey = [groundKey, areas, areas.length && [project.patches, project.zones, project.laid]];
+    const map = yield* memory.exact('areas', areasKey, () => areasOf(project, land, zones));
+    const laid = layIn(project.laid, land, wanted);
+    const roomsKey = [targetKey, project.voids, project.laid];
+    const rooms = yield* memory.exact('rooms', roomsKey, () => roomsOf(project, land, laid));
+    const names = itemsOf(project).map(({ id, name }) => [id, name]);
+    const coversKey = project.sheets.map(({ limit }) => limit);
+    const stackLand = yield* memory.exact('stack ground', [targetKey, areasKey, coversKey, names], () =>
+      stackGround(project, land.grid, wanted, map, levelPlaces([...marks, ...landforms], land.built, wanted.grid, map)),
+    );
+    const stockKey = JSON.stringify([project.sheets, project.offcuts, { ...stacking, school: '', wish: '' }, areas]);
+    const choiceKey = [targetKey, areasKey, stockKey, project.stacking, project.stack, project.air, base.board];
+    const tracks = yield* memory.exact('tracks', choiceKey, () => tracksOf(project, stackLand));
+    // What else could be built matters to a quick answer only where the builder chose by it.
+    const byWish = project.stacking.wish !== 'least cost' && !project.stack.byHand;
+    const offers = yield* (byWish ? memory.exact : read)('offers', choiceKey, () =>
+      offersOf(project, stackLand, tracks),
+    );
+    const choice = chooseFor(project, stackLand, tracks, offers);
+    const layerLand: LayerLand = { ground: land, target: wanted, map, rooms, levels: stackLand.levels };
+    const layersKey = JSON.stringify([targetKey, areasKey, roomsKey, stockKey, project.stack]);
     let left = memory.left();
     if (layers?.key !== layersKey) {
-      const known = quick && layers?.sheetsKey === sheetsKey ? layers.value : null;
+      const known = quick && layers?.sheetsKey === stockKey ? layers.value : null;
       left ||= known !== null;
       const plans: LayerPlan[] = [];
-      for (const school of schools) {
-        const kept = school === project.stacking.school ? undefined : known?.find((plan) => plan.school === school);
-        plans.push(kept ?? layerPlan(project, land, wanted, school));
+      for (const { school, model, found } of choice.bySchool) {
+        const kept = school === choice.chosen.school ? undefined : known?.find((plan) => plan.school === school);
+        plans.push(kept ?? layerPlan(project, layerLand, model, school, found.steps, found.costMin));
         yield;
       }
-      layers = { key: known ? '' : layersKey, sheetsKey, value: plans };
+      layers = { key: known ? '' : layersKey, sheetsKey: stockKey, value: plans };
     }
     const skinMl = land.volumeMl - wanted.volumeMl;
     const worked = layers.value.map((plan) => workedOut(project, land, skinMl, plan));
-    const chosen = worked.find(({ plan }) => plan.school === project.stacking.school) ?? worked[0];
+    const chosen = chosenOf(project, choice, layerLand, skinMl, worked);
     const reads: Land = {
       solved: lines,
       ground: land,
       target: wanted,
       spans: readSpans(land.grid, project.landforms, land.built),
-      laid: layIn(project.laid, land, wanted),
+      laid,
       pools,
       standing,
       voids,
       zones,
       set,
+      choice,
+      map,
     };
     return {
       report: reportOf(project, reads, worked, chosen),
@@ -101,6 +143,8 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       target: wanted,
       zones: zones.map,
       hollows: voids.fields,
+      areas: map,
+      weigh: (school, written) => weighed(project, choice, layerLand, skinMl, school, written),
       near: lines.near || left,
     };
   }
@@ -128,8 +172,40 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
 }
 
 function workedOut(project: Project, ground: Ground, skinMl: number, plan: LayerPlan): Worked {
-  const takeoff = takeoffOf(project, ground.surface, skinMl, plan);
+  const takeoff = takeoffOf(project, ground.surface, skinMl - plan.rooms.skinMl, plan);
   return { plan, takeoff, days: daysOf(project, plan, takeoff) };
+}
+
+/** The stack that is built: that of its school where nothing else was wished for. */
+function chosenOf(
+  project: Project,
+  { chosen, bySchool }: Choice,
+  land: LayerLand,
+  skinMl: number,
+  worked: readonly Worked[],
+): Worked {
+  const { school, model, steps, costMin } = chosen;
+  const same = bySchool.findIndex((each) => each.school === school && each.found.steps === steps);
+  if (same >= 0 && worked[same]) return worked[same];
+  return workedOut(project, land.ground, skinMl, layerPlan(project, land, model, school, steps, costMin));
+}
+
+/** Any stack of a school, written from the board up, with its take-off and its days; null where a layer of it cannot be laid. */
+function weighed(
+  project: Project,
+  { bySchool }: Choice,
+  land: LayerLand,
+  skinMl: number,
+  school: School,
+  written: readonly HandLayer[],
+): SchoolReport | null {
+  const track = bySchool.find((each) => each.school === school);
+  if (!track) return null;
+  const { steps, idle, unknown } = layByHand(track.model, written);
+  if (idle.length || unknown.length) return null;
+  const costMin = costOf(track.model, steps, weightsOf(project.stacking));
+  const plan = layerPlan(project, land, track.model, school, steps, costMin);
+  return schoolReport(project, workedOut(project, land.ground, skinMl, plan));
 }
 
 /** The plan of a project, worked out from nothing. The same project always gives the same plan. */

@@ -1,8 +1,9 @@
 import { findingsOf } from './checks/index.ts';
+import type { Choice, Chosen, Proposal } from './choice/index.ts';
 import type { Days } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
 import { figureStands, fitOf, houseWays, limitsRead, massOf, type StandingShare } from './fit/index.ts';
-import type { Point } from './geometry/index.ts';
+import type { Point, Polygon } from './geometry/index.ts';
 import {
   type Built,
   extremesOf,
@@ -12,9 +13,10 @@ import {
   type SpanRead,
   type VoidReads,
 } from './ground/index.ts';
-import type { LaidRead, LayerPlan, Target } from './layers/index.ts';
+import type { AreaMap, LaidRead, LayerPlan, Target } from './layers/index.ts';
 import { frameOf, type Landform, nameOf, type Project } from './project/index.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
+import { handOf, optionFor, sameOption } from './stack/index.ts';
 import type { StageTakeoff } from './takeoff/index.ts';
 import type { SetRead } from './tiles/index.ts';
 import type { ZonesRead } from './zones/index.ts';
@@ -38,17 +40,20 @@ export interface Land {
   voids: VoidReads;
   zones: ZonesRead;
   set: SetRead;
+  choice: Choice;
+  map: AreaMap;
 }
 
 /** The plan as data: what every screen shows and the command line prints. */
 export function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
-  const { ground, target, spans, laid, pools, standing, voids, zones, set } = land;
-  const joints = jointWaits(project, chosen.plan);
+  const { ground, target, spans, laid, pools, standing, voids, zones, set, choice, map } = land;
+  const joints = jointWaits(project, chosen.plan.layers);
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
   const skinMl = ground.volumeMl - target.volumeMl;
+  const netSkinMl = skinMl - chosen.plan.rooms.skinMl;
   const fit = fitOf(project, ground, laid, spans, set.tiles);
-  const mass = massOf(project, surface.planMm2, skinMl, chosen.plan, laid);
+  const mass = massOf(project, surface.planMm2, netSkinMl, chosen.plan, laid);
   const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {
     finish: chosen.days.finish?.likely ?? null,
@@ -61,7 +66,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
   const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 4,
+    version: 5,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -105,7 +110,17 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     frame: frameOf(project.base),
     target: { volumeMl: target.volumeMl, skinMl, highestMm: target.curve.highestMm },
     chosen: chosen.plan.school,
-    schools: worked.map(schoolReport),
+    schools: worked.map((school) => schoolReport(project, school)),
+    stack: { ...schoolReport(project, chosen), ...choiceReport(project, choice.chosen) },
+    front: {
+      complete: choice.complete,
+      proposals: choice.proposals.map(proposalReport),
+    },
+    areas: project.stacking.areas.map(({ id, name }, k) => ({
+      id,
+      name,
+      planMm2: coveredMm2(ground, map.coverage[k]),
+    })),
     takeoff: chosen.takeoff,
     joints,
     operations: chosen.days.operations,
@@ -119,6 +134,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       laid,
       target,
       layers: chosen.plan,
+      choice,
       joints,
       days: chosen.days,
       fit,
@@ -126,6 +142,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       limits,
       voids,
       set,
+      zones: zones.zones,
     }),
   };
 }
@@ -137,6 +154,22 @@ function sheetsCost(project: Project, { sheetsUsed }: LayerPlan): number | null 
     return price == null ? [] : [sheets * price];
   });
   return priced.length ? priced.reduce((sum, cost) => sum + cost, 0) : null;
+}
+
+/** Sheets and paste of a stack, as far as they are priced. */
+function moneyOf(project: Project, { plan, takeoff }: Worked): number | null {
+  const sheets = sheetsCost(project, plan);
+  const { pastePerL } = project.stacking;
+  if (pastePerL === null) return sheets;
+  const mixedMl = takeoff.find(({ stage }) => stage === 'skin')?.materials[0]?.amount.likely ?? 0;
+  return (sheets ?? 0) + (pastePerL * mixedMl) / 1000;
+}
+
+/** Plan area of an area of the base, mm2. */
+function coveredMm2({ grid }: Ground, coverage: Float32Array | null): number {
+  let cells = 0;
+  for (const share of coverage ?? []) cells += share;
+  return cells * grid.cellMm ** 2;
 }
 
 function landformReport(form: Landform, { ends, areaMm2, cutMl, fillMl, steepestDegrees }: Built): LandformReport {
@@ -161,15 +194,39 @@ const tenThousandths = (value: number) => Math.round(value * 1e4) / 1e4;
 const written = (ring: readonly (readonly [number, number])[]): [number, number][] =>
   ring.map(([x, y]) => [tenThousandths(x), tenThousandths(y)]);
 
-function schoolReport({ plan, days }: Worked): SchoolReport {
+const piecesWritten = (pieces: readonly Polygon[]) =>
+  pieces.map(({ outer, holes }) => ({ outer: written(outer), holes: holes.map(written) }));
+
+export function schoolReport(project: Project, worked: Worked): SchoolReport {
+  const { plan, days } = worked;
   return {
     ...plan,
     layers: plan.layers.map((layer) => ({
       ...layer,
-      pieces: layer.pieces.map(({ outer, holes }) => ({ outer: written(outer), holes: holes.map(written) })),
+      pieces: piecesWritten(layer.pieces),
+      cutOuts: piecesWritten(layer.cutOuts),
+      parts: layer.parts.map((part) => ({ ...part, pieces: piecesWritten(part.pieces) })),
+      dowels: written(layer.dowels),
     })),
     handsOnMin: days.handsOnMin,
     pasteDryHours: days.pasteDryHours,
     finish: days.finish,
+    money: moneyOf(project, worked),
   };
 }
+
+/** How the stack that is built was come by. */
+const choiceReport = ({ stack, stacking }: Project, chosen: Chosen) => ({
+  byHand: chosen.byHand,
+  written: chosen.steps.map(({ option }) => handOf(option, chosen.model.pools)),
+  best: { totals: chosen.best.totals, costMin: chosen.best.costMin },
+  exact: chosen.exact,
+  pinned: chosen.steps.map(({ option, fromMm }) =>
+    stack.pinned.some((pin) => {
+      const pinned = optionFor(pin, chosen.model.pools, stacking.wire);
+      return pinned !== null && sameOption(pinned, option) && Math.abs(pin.fromMm - fromMm) < 0.03;
+    }),
+  ),
+});
+
+const proposalReport = ({ steps: _, ...proposal }: Proposal) => proposal;

@@ -13,61 +13,10 @@ import {
   voidSchema,
   zoneSchema,
 } from './reportLand.ts';
+import { areaReportSchema, finishSchema, frontSchema, schoolSchema, stackSchema } from './reportLayers.ts';
 import { amountSchema, rangeSchema } from './units/index.ts';
 
 /** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
-const ring = z.array(z.tuple([z.number(), z.number()]));
-
-const layerSchema = z.strictObject({
-  index: z.number().int(),
-  sheetId: z.string(),
-  thicknessMm: z.number(),
-  bottomMm: z.number(),
-  topMm: z.number(),
-  outlineAtMm: z.number(),
-  areaMm2: z.number(),
-  outlineMm: z.number(),
-  carveMl: z.number(),
-  fillMl: z.number(),
-  pieces: z.array(z.strictObject({ outer: ring, holes: z.array(ring) })),
-  fitsWhole: z.boolean(),
-});
-
-const levelSchema = z.strictObject({
-  itemId: z.string(),
-  name: z.string(),
-  wantedMm: z.number(),
-  targetMm: z.number(),
-  foamThereMm: z.number(),
-  work: z.enum(['carve', 'fill', 'flush']),
-  workMm: z.number(),
-  layer: z.number().int(),
-  instruction: z.string(),
-  errorMixedMm: z.number(),
-  errorWorstMm: z.number(),
-});
-
-const finishSchema = z.strictObject({ early: z.string(), likely: z.string(), late: z.string() }).nullable();
-
-const schoolSchema = z.strictObject({
-  school: z.enum(schools),
-  layers: z.array(layerSchema),
-  costMin: z.number(),
-  topMm: z.number(),
-  foamCutMl: z.number(),
-  carveMl: z.number(),
-  fillMl: z.number(),
-  glueLineMl: z.number(),
-  foamLeftMl: z.number(),
-  foamMassG: rangeSchema,
-  paste: z.strictObject({ most95Mm: z.number(), deepestMm: z.number() }),
-  levels: z.array(levelSchema),
-  sheetsUsed: z.array(z.strictObject({ sheetId: z.string(), areaMm2: z.number(), sheets: z.number().int() })),
-  handsOnMin: z.number(),
-  pasteDryHours: rangeSchema,
-  finish: finishSchema,
-});
-
 const stageSchema = z.strictObject({
   stage: z.string(),
   title: z.string(),
@@ -196,7 +145,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(4),
+  version: z.literal(5),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -229,7 +178,13 @@ export const planReportSchema = z.strictObject({
   frame: frameSchema.nullable(),
   target: z.strictObject({ volumeMl: z.number(), skinMl: z.number(), highestMm: z.number() }),
   chosen: z.enum(schools),
+  /** The cheapest stack of each school. */
   schools: z.array(schoolSchema),
+  /** The stack that is built. */
+  stack: stackSchema,
+  /** Stacks that could be built, and which of them are beaten. */
+  front: frontSchema,
+  areas: z.array(areaReportSchema),
   takeoff: z.array(stageSchema),
   joints: z.array(
     z.strictObject({ joint: z.number().int(), between: z.string(), workable: rangeSchema, dry: rangeSchema }),
@@ -244,6 +199,5 @@ export type PlanReport = z.infer<typeof planReportSchema>;
 export type LandformReport = z.infer<typeof builtSchema>;
 export type SpanReport = z.infer<typeof spanSchema>;
 export type LaidReport = z.infer<typeof laidSchema>;
-export type SchoolReport = z.infer<typeof schoolSchema>;
-export type LayerReport = z.infer<typeof layerSchema>;
+export type { LayerReport, ProposalReport, SchoolReport, StackReport } from './reportLayers.ts';
 export type StageReport = z.infer<typeof stageSchema>;

@@ -1,51 +1,7 @@
-import { areaAbove } from '../geometry/index.ts';
 import { compound, glueData } from '../materials/index.ts';
 import type { Rule } from './finding.ts';
 
 const tenth = (value: number) => value.toFixed(1);
-
-/** A summit smaller than this, 15 mm above the last layer, is not foam's business, mm2. */
-const TIP_MM2 = 200;
-
-/** More than a thick coat of paste on top of the stack means that foam is missing there. */
-export const stackTooLow: Rule = ({ project, target, layers }) => {
-  const missing = target.curve.highestMm - layers.topMm;
-  const deepest = compound.mostPerCoatMm.high;
-  // A tip too small for another piece of foam is made of paste.
-  if (missing <= deepest || areaAbove(target.curve, layers.topMm + deepest) < TIP_MM2) return [];
-  const highest = layers.levels.find((level) => level.targetMm > layers.topMm);
-  const where = highest
-    ? `${highest.name || 'The highest mark'} (${tenth(highest.wantedMm)} mm)`
-    : 'The highest ground';
-  return [
-    {
-      code: 'stack-too-low',
-      severity: 'stop',
-      band: 'layers',
-      place: where,
-      message: project.sheets.some((sheet) => sheet.count > 0)
-        ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).`
-        : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.`,
-      remedy: 'Add sheets or more of a kind in Brief, or lower the ground.',
-      ...(highest && { itemId: highest.itemId }),
-    },
-  ];
-};
-
-export const pieceTooLarge: Rule = ({ layers, project }) =>
-  layers.layers
-    .filter((layer) => !layer.fitsWhole)
-    .map((layer) => {
-      const sheet = project.sheets.find((candidate) => candidate.id === layer.sheetId);
-      return {
-        code: 'piece-too-large',
-        severity: 'warn',
-        band: 'layers',
-        place: `Layer ${layer.index}`,
-        message: `A piece of layer ${layer.index} is larger than a sheet of ${sheet?.name ?? 'its kind'} (${sheet?.widthMm} x ${sheet?.depthMm} mm).`,
-        remedy: 'Join two sheets for it, with the seam away from the seam of the layer below, or use larger sheets.',
-      };
-    });
 
 export const pasteTooDeep: Rule = ({ layers }) => {
   const { most95Mm } = layers.paste;

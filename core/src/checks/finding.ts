@@ -1,3 +1,4 @@
+import type { Choice } from '../choice/index.ts';
 import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
 import type { FigureStand, Fit, HouseWay, LimitRead } from '../fit/index.ts';
@@ -6,6 +7,7 @@ import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
 import type { SetRead } from '../tiles/index.ts';
+import type { ZoneRead } from '../zones/index.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
 export const bands = ['brief', 'ground', 'layers', 'surface', 'days'] as const;
@@ -42,6 +44,7 @@ export interface PlanView {
   laid: readonly LaidRead[];
   target: Target;
   layers: LayerPlan;
+  choice: Choice;
   joints: JointWait[];
   days: Days;
   fit: Fit;
@@ -49,6 +52,7 @@ export interface PlanView {
   limits: readonly LimitRead[];
   voids: VoidReads;
   set: SetRead;
+  zones: readonly ZoneRead[];
 }
 
 export type Rule = (plan: PlanView) => Finding[];

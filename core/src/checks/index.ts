@@ -1,4 +1,4 @@
-import { benchAir, noBenchHours, pasteTooDeep, pieceTooLarge, slowJoints, stackTooLow } from './buildRules.ts';
+import { benchAir, noBenchHours, pasteTooDeep, slowJoints } from './buildRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
 import { besideTheBase, brokenLimits, housesOffTheRoad, outOfRoom, slidingFigures, tooNear } from './fitRules.ts';
 import { belowTheBoard, idleLandforms, lowSpans, rockingThings, steepWays, upsideDownCliffs } from './landformRules.ts';
@@ -13,6 +13,15 @@ import {
   twinSpots,
 } from './markRules.ts';
 import { bentSides, lowStoreys, unevenJoints } from './setRules.ts';
+import {
+  emptyAreas,
+  idleLayers,
+  levelsOffJoint,
+  lostWishes,
+  pieceTooLarge,
+  stackTooLow,
+  stockShort,
+} from './stackRules.ts';
 import { brokenOut, deadCables, emptyVoids, lockedBays, meetingVoids, thinRoofs } from './voidRules.ts';
 
 export { bands, type Finding, severities } from './finding.ts';
@@ -49,6 +58,11 @@ const rules: readonly Rule[] = [
   lowStoreys,
   bentSides,
   stackTooLow,
+  stockShort,
+  idleLayers,
+  lostWishes,
+  levelsOffJoint,
+  emptyAreas,
   pieceTooLarge,
   pasteTooDeep,
   slowJoints,

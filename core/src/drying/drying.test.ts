@@ -1,7 +1,7 @@
 import psychrolib from 'psychrolib';
 import { describe, expect, it } from 'vitest';
-import { layerPlan, targetOf } from '../layers/index.ts';
 import { frustumGround, frustumProject } from '../testing/frustum.ts';
+import { stacked } from '../testing/stacked.ts';
 import { dryingFactor, reactionFactor, saturationPressurePa } from './air.ts';
 import { jointWaits, waitsOf } from './index.ts';
 import { evaporationHours, jointHours, moistureHours, throughFaces } from './laws.ts';
@@ -71,7 +71,6 @@ describe('the laws, against the worked examples of the trade notes', () => {
 
 describe('the square frustum', () => {
   const ground = frustumGround();
-  const target = targetOf(ground, 3);
   const project = frustumProject();
 
   // Dry enough to seal at 18 C, 60 %: 41, 121 and 261 h by depths of 4.0, 9.8 and 17.6 mm; ours are read from cells, up to 0.2 mm off.
@@ -80,7 +79,7 @@ describe('the square frustum', () => {
     ['halfway', 121, 3],
     ['build up', 261, 4],
   ] as const)('%s: paste dry after about %d h', (school, hours, apart) => {
-    const plan = layerPlan({ ...project, stacking: { ...project.stacking, glueLineMm: 0 } }, ground, target, school);
+    const plan = stacked({ ...project, stacking: { ...project.stacking, glueLineMm: 0 } }, ground, school).plan;
     const { through, coat } = waitsOf('skin', project, plan);
     expect(Math.abs(through.likely - hours)).toBeLessThan(apart);
     expect(through.low).toBeLessThan(through.likely);
@@ -91,8 +90,8 @@ describe('the square frustum', () => {
   it('white PVA: joint 2-3 dries through one sheet in 7.4 days, 1-2 through two in 14.7, the board joint in three weeks when shut below', () => {
     const air = reference;
     const shut = { ...project, air, stacking: { ...project.stacking, glue: 'white PVA' as const, glueLineMm: 0 } };
-    const plan = layerPlan(shut, ground, target, 'halfway');
-    const days = (p: typeof shut) => jointWaits(p, plan).map((joint) => joint.dry.likely / 24);
+    const plan = stacked(shut, ground, 'halfway').plan;
+    const days = (p: typeof shut) => jointWaits(p, plan.layers).map((joint) => joint.dry.likely / 24);
     const [board, low, high] = days(shut);
     // Sideways drying, which the hand calculation leaves out, takes a few per cent off.
     expect(high).toBeGreaterThan(6.5);
@@ -105,15 +104,15 @@ describe('the square frustum', () => {
   });
 
   it('polyurethane takes a night, and the hybrid by its beads', () => {
-    const plan = layerPlan(project, ground, target, 'halfway');
-    const pu = jointWaits({ ...project, air: reference }, plan);
+    const plan = stacked(project, ground, 'halfway').plan;
+    const pu = jointWaits({ ...project, air: reference }, plan.layers);
     expect(pu.map((joint) => joint.dry.likely)).toEqual([24, 24, 24]);
-    const hybrid = jointWaits({ ...project, stacking: { ...project.stacking, glue: 'hybrid grab' } }, plan);
+    const hybrid = jointWaits({ ...project, stacking: { ...project.stacking, glue: 'hybrid grab' } }, plan.layers);
     expect(hybrid[0].dry.likely).toBeCloseTo(moistureHours(5, 2.5, project.air), 9);
   });
 
   it('damper air makes every wait longer, a fan shorter', () => {
-    const plan = layerPlan(project, ground, target, 'halfway');
+    const plan = stacked(project, ground, 'halfway').plan;
     for (const stage of ['skin', 'seal', 'base', 'dry-brush', 'soil', 'grass'] as const) {
       const here = waitsOf(stage, project, plan).through.likely;
       expect(

@@ -5,9 +5,9 @@ import {
   coats,
   compound,
   fibres,
-  foams,
   glueData,
   soil,
+  stuffOf,
 } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
 import type { StageId } from '../takeoff/index.ts';
@@ -34,11 +34,20 @@ export interface JointWait {
 
 const none: Waits = { touch: exactly(0), coat: exactly(0), through: exactly(0), reason: 'nothing to wait for' };
 
+/** A layer as its glue sees it, and what else decides how the glue dries. */
+export interface GluedLayer {
+  sheetId: string;
+  thicknessMm: number;
+  areaMm2: number;
+  outlineMm: number;
+}
+type JointBench = Pick<Project, 'stacking' | 'base' | 'sheets' | 'air'>;
+
 /** Each joint's own time: water-based glue leaves through what lies above (and below, where the board breathes), so low joints take longest. */
-export function jointWaits(project: Project, plan: LayerPlan): JointWait[] {
+export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): JointWait[] {
   const glue = glueData[project.stacking.glue];
   const { board } = project.base;
-  return plan.layers.map((layer, k) => {
+  return layers.map((layer, k) => {
     const between = k === 0 ? 'board and layer 1' : `layers ${k} and ${k + 1}`;
     const drying = glue.drying;
     if (drying.kind === 'misted moisture' || drying.kind === 'flash') {
@@ -60,12 +69,15 @@ export function jointWaits(project: Project, plan: LayerPlan): JointWait[] {
       };
     }
     const barrier = (index: number): Barrier & { range: Coefficient } => {
-      const { vapourResistance } = foams[sheetMaterial(project, plan, index)];
-      return { thicknessMm: plan.layers[index].thicknessMm, mu: vapourResistance.likely, range: vapourResistance };
+      const { sheetId, thicknessMm } = layers[index];
+      const { vapourResistance } = stuffOf(
+        project.sheets.find(({ id }) => id === sheetId) ?? { material: 'xps', own: null },
+      );
+      return { thicknessMm, mu: vapourResistance.likely, range: vapourResistance };
     };
-    const above = plan.layers.slice(k).map((_, n) => barrier(k + n));
+    const above = layers.slice(k).map((_, n) => barrier(k + n));
     const boardBarrier: Barrier = { thicknessMm: board.thicknessMm, mu: boardVapourResistance[board.material] };
-    const below = board.airBelow ? [...plan.layers.slice(0, k).map((_, n) => barrier(n)), boardBarrier] : null;
+    const below = board.airBelow ? [...layers.slice(0, k).map((_, n) => barrier(n)), boardBarrier] : null;
     const halfWidthMm = layer.outlineMm > 0 ? layer.areaMm2 / layer.outlineMm : 1000;
     const { handling, dry } = jointHours(
       { waterGm2: glue.spread.likely * (1 - drying.solids), above, below, halfWidthMm },
@@ -80,9 +92,6 @@ export function jointWaits(project: Project, plan: LayerPlan): JointWait[] {
   });
 }
 
-const sheetMaterial = (project: Project, plan: LayerPlan, index: number) =>
-  project.sheets.find((sheet) => sheet.id === plan.layers[index].sheetId)?.material ?? 'xps';
-
 const slowest = (ranges: readonly Range[]): Range => ranges.reduce((a, b) => (b.likely > a.likely ? b : a), exactly(0));
 
 /** The waits after a stage, from the bench air and, for paste, from its real depth. */
@@ -90,7 +99,7 @@ export function waitsOf(stage: StageId, project: Project, plan: LayerPlan): Wait
   const { air } = project;
   if (stage === 'cut' || stage === 'carve') return none;
   if (stage === 'glue') {
-    const joints = jointWaits(project, plan);
+    const joints = jointWaits(project, plan.layers);
     const workable = slowest(joints.map((joint) => joint.workable));
     return {
       touch: workable,
@@ -133,12 +142,25 @@ function pasteWaits(project: Project, plan: LayerPlan): Waits {
   const depth = plan.paste.most95Mm;
   const slower = Math.min(1.3, Math.max(0.7, 1 + 0.03 * (20 - air.temperatureC)));
   const set = scaleRange(compound.setMinutes, slower / 60);
-  const first = product(dryingFactor(air) * depth, [{ range: compound.dryPerMm }]);
-  const second = product(depth ** 2 * depthFactor(air), [{ range: compound.dryPerMm2 }]);
   return {
     touch: set,
     coat: set,
-    through: sum([first, second]),
+    through: pasteDryHours(depth, air),
     reason: `paste ${depth.toFixed(1)} mm deep (95 % of it no deeper)`,
   };
+}
+
+/** Hours until paste so deep is dry through: F a d + b d^2. */
+export function pasteDryHours(depthMm: number, air: Project['air']): Range {
+  const first = product(dryingFactor(air) * depthMm, [{ range: compound.dryPerMm }]);
+  const second = product(depthMm ** 2 * depthFactor(air), [{ range: compound.dryPerMm2 }]);
+  return sum([first, second]);
+}
+
+/** Hours until glue and paste of a stack are dry through, before anyone has laid a hand on it: the slowest joint, or paste on joints that hold. */
+export function stackDryHours(project: JointBench, layers: readonly GluedLayer[], pasteMm: number): number {
+  const joints = jointWaits(project, layers);
+  const hold = slowest(joints.map(({ workable }) => workable)).likely;
+  const glue = slowest(joints.map(({ dry }) => dry)).likely;
+  return Math.max(glue, hold + pasteDryHours(pasteMm, project.air).likely);
 }

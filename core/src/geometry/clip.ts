@@ -1,15 +1,41 @@
-import { Clipper, FillRule } from 'clipper2-ts';
-import { type Ring, ringArea } from './rings.ts';
+import { Clipper, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
+import { type Polygon, type Ring, ringArea } from './rings.ts';
 
 /** The clipper wants whole numbers: micrometres. */
 const MICROMETRES = 1000;
+/** Rounded corners stray from their circle by no more than this, in micrometres. */
+const ARC_TOLERANCE = 20;
+/** Before they are grown or shrunk outlines are straightened by no more than this, in micrometres. */
+const STRAIGHT = 50;
 
-/** The parts of rings (outer counter-clockwise, holes clockwise) that lie inside an outline. */
-export function clipRings(rings: readonly Ring[], outline: Ring): Ring[] {
-  const whole = (ring: Ring) =>
-    ring.map(([x, y]) => ({ x: Math.round(x * MICROMETRES), y: Math.round(y * MICROMETRES) }));
-  const inside = Clipper.intersect(rings.map(whole), [whole(outline)], FillRule.NonZero);
-  return inside
+const whole = (rings: readonly Ring[]): Paths64 =>
+  rings.map((ring) => ring.map(([x, y]) => ({ x: Math.round(x * MICROMETRES), y: Math.round(y * MICROMETRES) })));
+
+const written = (paths: Paths64): Ring[] =>
+  paths
     .map((path) => path.map(({ x, y }) => [x / MICROMETRES, y / MICROMETRES] as const))
     .filter((ring) => Math.abs(ringArea(ring)) > 1e-3);
+
+/** The rings of pieces, outer ones and holes. */
+export const ringsOf = (pieces: readonly Polygon[]): Ring[] => pieces.flatMap(({ outer, holes }) => [outer, ...holes]);
+
+/** The parts of rings (outer counter-clockwise, holes clockwise) that lie inside an outline. */
+export const clipRings = (rings: readonly Ring[], outline: Ring): Ring[] => meetRings(rings, [outline]);
+
+/** What two sets of rings (outer counter-clockwise, holes clockwise) have in common. */
+export const meetRings = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>
+  written(Clipper.intersect(whole(a), whole(b), FillRule.NonZero));
+
+/** The first without the second. */
+export const cutRings = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>
+  b.length ? written(Clipper.difference(whole(a), whole(b), FillRule.NonZero)) : [...a];
+
+/** Both together. */
+export const joinRings = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>
+  written(Clipper.union(whole(a), whole(b), FillRule.NonZero));
+
+/** Rings grown (or, by less than nothing, shrunk) all round by so many mm, with round corners. */
+export function growRings(rings: readonly Ring[], byMm: number): Ring[] {
+  const straight = Clipper.simplifyPaths(whole(rings), STRAIGHT, true);
+  return written(Clipper.inflatePaths(straight, byMm * MICROMETRES, JoinType.Round, EndType.Polygon, 2, ARC_TOLERANCE));
 }

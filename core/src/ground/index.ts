@@ -1,4 +1,5 @@
 export { thinnedTo } from './flood.ts';
+export { treadsOf } from './forms/areas.ts';
 export * from './forms/compose.ts';
 export { type Room, readSpans, type SpanRead } from './forms/spans.ts';
 export { beneaths, nearestOn } from './forms/water.ts';
@@ -10,5 +11,5 @@ export * from './shapeLines.ts';
 export { STANDS, standAt, standingOf, standingShare, verdict } from './standing.ts';
 export type { VoidMeeting } from './voidMeetings.ts';
 export * from './voidReads.ts';
-export { type Hollow, type VoidField, type VoidShape, voidShape } from './voids.ts';
+export { type Hollow, type VoidField, type VoidShape, voidShape, type Within } from './voids.ts';
 export { wetnessOf } from './wetness.ts';

@@ -8,12 +8,18 @@ export interface Hollow {
   roofMm: number;
 }
 
+/** What a void is at a place, and how far inside its walls that is, mm: less than nothing outside, where floor and roof run on. */
+export interface Within extends Hollow {
+  insideMm: number;
+}
+
 /** A void's floor and roof, place by place; null where it is not. */
 export interface VoidShape {
   id: string;
   /** The box round it on the plan. */
   box: readonly [number, number, number, number];
   at: (x: number, y: number) => Hollow | null;
+  within: (x: number, y: number) => Within;
 }
 
 /** A vault springs from the walls at half the height inside and is full `run` mm in from them: a quarter of an ellipse. */
@@ -28,39 +34,45 @@ export function voidShape(hollow: Void): VoidShape {
   const half = hollow.kind === 'tunnel' ? hollow.widthMm / 2 : hollow.kind === 'cable' ? hollow.boreMm / 2 : 0;
   const [x0, y0, x1, y1] = boundsOf(run);
   const box = [x0 - half, y0 - half, x1 + half, y1 + half] as const;
-  const at =
+  const within =
     hollow.kind === 'tunnel' || hollow.kind === 'cable' ? alongLine(hollow, run, half) : inOutline(hollow, run);
   return {
     id: hollow.id,
     box,
-    at: (x, y) => (x < box[0] || y < box[1] || x > box[2] || y > box[3] ? null : at(x, y)),
+    within,
+    at: (x, y) => {
+      if (x < box[0] || y < box[1] || x > box[2] || y > box[3]) return null;
+      const { insideMm, floorMm, roofMm } = within(x, y);
+      return insideMm < 0 ? null : { floorMm, roofMm };
+    },
   };
 }
 
-function alongLine(hollow: Extract<Void, { kind: 'tunnel' | 'cable' }>, run: Ring, half: number): VoidShape['at'] {
+function alongLine(hollow: Extract<Void, { kind: 'tunnel' | 'cable' }>, run: Ring, half: number): VoidShape['within'] {
   let whole = 0;
   for (let k = 1; k < run.length; k++) whole += Math.hypot(run[k][0] - run[k - 1][0], run[k][1] - run[k - 1][1]);
   return (x, y) => {
     const { distanceMm, alongMm } = nearestOn(run, x, y);
-    if (distanceMm > half) return null;
+    const insideMm = half - distanceMm;
     const level = hollow.fromMm + ((hollow.toMm - hollow.fromMm) * alongMm) / (whole || 1);
     if (hollow.kind === 'cable') {
-      const up = Math.sqrt(half * half - distanceMm * distanceMm);
-      return { floorMm: Math.max(0, level - up), roofMm: level + up };
+      const up = Math.sqrt(Math.max(0, half * half - distanceMm * distanceMm));
+      return { insideMm, floorMm: Math.max(0, level - up), roofMm: level + up };
     }
-    const headMm = hollow.roof === 'flat' ? hollow.headMm : vaulted(hollow.headMm, half - distanceMm, half);
-    return { floorMm: level, roofMm: level + headMm };
+    const headMm = hollow.roof === 'flat' ? hollow.headMm : vaulted(hollow.headMm, Math.max(0, insideMm), half);
+    return { insideMm, floorMm: level, roofMm: level + headMm };
   };
 }
 
-function inOutline(hollow: Extract<Void, { floorMm: number }>, ring: Ring): VoidShape['at'] {
+function inOutline(hollow: Extract<Void, { floorMm: number }>, ring: Ring): VoidShape['within'] {
   const closed = [...ring, ring[0]];
   const { floorMm, headMm } = hollow;
   const arched = hollow.kind === 'cave' && hollow.roof === 'vaulted';
   return (x, y) => {
-    if (!insideRing(ring, x, y)) return null;
-    const height = arched ? vaulted(headMm, nearestOn(closed, x, y).distanceMm, headMm / 2) : headMm;
-    return { floorMm, roofMm: floorMm + height };
+    const { distanceMm } = nearestOn(closed, x, y);
+    const insideMm = insideRing(ring, x, y) ? distanceMm : -distanceMm;
+    const height = arched ? vaulted(headMm, Math.max(0, insideMm), headMm / 2) : headMm;
+    return { insideMm, floorMm, roofMm: floorMm + height };
   };
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { frustumGround, frustumProject } from '../testing/frustum.ts';
-import { foamTopAt } from './chooseStack.ts';
-import { layerPlan, targetOf } from './index.ts';
+import { stacked } from '../testing/stacked.ts';
+import { foamTopAt, targetOf } from './index.ts';
 
 /**
  * The square frustum worked out by closed forms (base 240 mm square, faces rising over 80 mm to a flat of 80 x 80 mm at 64 mm, skin 3 mm,
@@ -60,7 +60,7 @@ describe.each([
     deepest: 18.6,
   },
 ] as const)('$school', ({ school, sides, areas, outlines, cut, carve, fill, most95, deepest }) => {
-  const plan = layerPlan(project, ground, target, school);
+  const { plan } = stacked(project, ground, school);
 
   it('three layers with their areas and outlines', () => {
     expect(plan.layers.map((layer) => [layer.bottomMm, layer.topMm].map((mm) => Number(mm.toFixed(6))))).toEqual([
@@ -112,7 +112,7 @@ describe('what to do at a level, halfway', () => {
       [heightMm / 0.8, 140],
     ] as [number, number][],
   });
-  const plan = layerPlan({ ...project, marks: [path('at 30', 30), path('at 36', 36)] }, ground, target, 'halfway');
+  const { plan } = stacked({ ...project, marks: [path('at 30', 30), path('at 36', 36)] }, ground, 'halfway');
   const level = (id: string) => plan.levels.find((row) => row.itemId === id);
 
   it('a path at 30 has its foam at 26.2, where only layer 1 reaches: fill 6.2', () => {
@@ -127,16 +127,15 @@ describe('what to do at a level, halfway', () => {
 
   it('carries the tolerance of the sheets below as a height error', () => {
     // Two sheets of plus or minus 2 mm: 2.83 if they err apart, 4 if they err alike.
-    expect(level('at 36')?.errorMixedMm).toBeCloseTo(Math.SQRT2 * 2, 6);
-    expect(level('at 36')?.errorWorstMm).toBeCloseTo(4, 6);
+    expect(level('at 36')?.errorMixed.plusMm).toBeCloseTo(Math.SQRT2 * 2, 6);
+    expect(level('at 36')?.errorWorst).toEqual({ minusMm: 4, plusMm: 4 });
   });
 });
 
 it('a glue line lifts every joint and is part of the height', () => {
-  const glued = layerPlan(
+  const { plan: glued } = stacked(
     { ...project, stacking: { ...project.stacking, glueLineMm: 0.3 } },
     ground,
-    target,
     'halfway',
   );
   expect(glued.layers.map((layer) => Number(layer.bottomMm.toFixed(6)))).toEqual([0.3, 20.6, 40.9]);
@@ -146,10 +145,9 @@ it('a glue line lifts every joint and is part of the height', () => {
 });
 
 it('measured thickness wins over nominal', () => {
-  const measured = layerPlan(
+  const { plan: measured } = stacked(
     { ...project, sheets: [{ ...project.sheets[0], measuredMm: 19.4 }] },
     ground,
-    target,
     'halfway',
   );
   expect(measured.layers[0].topMm).toBeCloseTo(19.4, 9);

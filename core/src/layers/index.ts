@@ -1,5 +1,19 @@
+export { type AreaMap, areasOf } from './areas.ts';
 export { foamTarget } from './foamTarget.ts';
 export { type LaidRead, layIn } from './laidIn.ts';
 export * from './layers.ts';
-export { type Level, sayWork } from './levels.ts';
+export { foamTopAt, type Level, levelPlaces, sayTolerance, sayWork } from './levels.ts';
+export { most95Guess } from './pasteGuess.ts';
+export { type Room, roomKinds, roomsOf } from './rooms.ts';
+export { type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
+export {
+  alphaOf,
+  limitsOf,
+  modelFor,
+  pinnedOf,
+  type StackGround,
+  stackGround,
+  weightsOf,
+  wishWeights,
+} from './stackModel.ts';

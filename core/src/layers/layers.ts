@@ -1,23 +1,36 @@
 import {
-  clipRings,
+  cutRings,
   fitsSheet,
+  footprints,
   type Grid,
   type Hypsometry,
   hypsometryOf,
-  isolines,
+  meetRings,
   nestRings,
-  outlineHeight,
+  type Point,
   type Polygon,
+  polygonArea,
   polygonOutline,
+  type Ring,
+  ringsOf,
   volumeAbove,
+  withValues,
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import { compound, foams, glueData } from '../materials/index.ts';
 import type { Project, School, Sheet } from '../project/index.ts';
-import { chooseStack, type SheetKind, type Stack, type StackRule, toStep } from './chooseStack.ts';
+import { type Pool, type StackModel, type Step, type Totals, totalsOf } from '../stack/index.ts';
+import type { AreaMap } from './areas.ts';
+import { deepInside } from './deepInside.ts';
+import { dowelsBetween } from './dowels.ts';
 import { foamTarget } from './foamTarget.ts';
-import { type Level, levelsOf } from './levels.ts';
+import { footprintsOf } from './footprints.ts';
+import { cutOutsOf } from './hollowing.ts';
+import { type Level, type LevelPlace, levelsOf } from './levels.ts';
 import { type PasteDepth, pasteDepth } from './pasteDepth.ts';
+import type { Room } from './rooms.ts';
+import { type RoomVolumes, roomVolumes } from './roomVolumes.ts';
+import { type RoomWork, roomInLayer, roomRegion } from './roomWork.ts';
+import { takenFrom } from './sheetsUsed.ts';
 
 /** The ground less its skin: where foam (and paste in its place) ends. */
 export interface Target {
@@ -32,135 +45,256 @@ export function targetOf(ground: Ground, skinMm: number): Target {
   return { grid, curve, volumeMl: volumeAbove(curve, 0) / 1000 };
 }
 
+/** What a layer is cut from in one part of it. */
+export interface LayerPart {
+  sheetIds: string[];
+  areaMm2: number;
+  pieces: Polygon[];
+}
+
 /** One layer as it is cut and glued. Layers count from 1 at the board. */
 export interface Layer {
   index: number;
+  /** The first kind of sheet it is cut from, and its slice. */
   sheetId: string;
+  sliceMm: number | null;
   thicknessMm: number;
+  /** The joint it lies on; its glue line is between that and its bottom. */
+  fromMm: number;
   bottomMm: number;
   topMm: number;
-  outlineAtMm: number;
+  /** Height of the foam target that its outline follows, area by area. */
+  outlineAtMm: number[];
+  /** Footprint, with what is cut out of it. */
   areaMm2: number;
+  /** Foam in the pieces as they are cut, before any carving. */
+  cutMl: number;
+  /** Where glue goes: what lies on the layer below, or on the board. */
+  contactMm2: number;
+  /** All that is cut: outlines, cut-outs and holes. */
   outlineMm: number;
   carveMl: number;
+  /** Carved out of it by hand for rooms, ml. */
+  hollowMl: number;
   fillMl: number;
+  foamLeftMl: number;
+  /** What is cut, holes for rooms and cut-outs left out. */
   pieces: Polygon[];
+  cutOuts: Polygon[];
+  cutOutMl: number;
+  parts: LayerPart[];
+  works: RoomWork[];
+  /** Dowels in the joint under it. */
+  dowels: Point[];
   /** Whether every piece can be cut whole from one sheet. */
   fitsWhole: boolean;
 }
 
-/** A stack by one school, with all that the choice between schools turns on. */
+/** A stack by one school, with all that the choice between stacks turns on. */
 export interface LayerPlan {
   school: School;
   layers: Layer[];
   costMin: number;
+  totals: Totals;
   topMm: number;
   foamCutMl: number;
   carveMl: number;
+  hollowMl: number;
+  /** Paste under the skin; rooms take none. */
   fillMl: number;
   glueLineMl: number;
   foamLeftMl: number;
+  /** Foam that rings or a core save, and its mass. */
+  cutOutMl: number;
+  savedG: number;
+  /** What rooms take of foam, paste and skin. */
+  rooms: RoomVolumes;
   foamMassG: { low: number; likely: number; high: number };
   paste: PasteDepth;
   levels: Level[];
-  sheetsUsed: { sheetId: string; areaMm2: number; sheets: number }[];
+  sheetsUsed: { sheetId: string; areaMm2: number; sheets: number; toBuy: number }[];
 }
 
-/** Outline at the bottom of a layer, half way up it, or at its top. */
-const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
-
-const thicknessOf = (sheet: Sheet): number => toStep(sheet.measuredMm ?? sheet.nominalMm);
-
-function kindsOf(project: Pick<Project, 'sheets' | 'stacking'>): SheetKind[] {
-  return project.sheets.map((sheet) => ({
-    id: sheet.id,
-    thicknessMm: thicknessOf(sheet),
-    availableMm2: (sheet.count * sheet.widthMm * sheet.depthMm * project.stacking.sheetYieldPercent) / 100,
-  }));
+/** What layers are cut in. */
+export interface Land {
+  ground: Ground;
+  target: Target;
+  map: AreaMap;
+  rooms: readonly Room[];
+  levels: readonly LevelPlace[];
 }
 
-const ruleFor = (stacking: Project['stacking'], school: School): StackRule => ({
-  alpha: alphaOf[school],
-  glueLineMm: toStep(stacking.glueLineMm ?? glueData[stacking.glue].lineMm.likely),
-  leastStepMm: stacking.leastStepMm,
-  mostFillMm: compound.mostPerCoatMm.high,
-  costs: stacking.costs,
-});
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack'>;
 
-/** The stack of one school under a target: the cheapest for the stated cost, and everything measured on it. */
+/** Everything that is to be measured on a stack: outlines, cut-outs, rooms, volumes, paste, levels. */
 export function layerPlan(
-  project: Pick<Project, 'sheets' | 'stacking' | 'marks' | 'landforms'>,
-  ground: Ground,
-  target: Target,
+  project: Shed,
+  land: Land,
+  model: StackModel,
   school: School,
+  steps: readonly Step[],
+  costMin: number,
 ): LayerPlan {
-  const rule = ruleFor(project.stacking, school);
-  const stack = chooseStack(target.curve, kindsOf(project), rule);
-  const layers = layersOf(stack, ground, target, project.sheets);
+  const { ground, target, map, rooms } = land;
+  const volumes = roomVolumes(rooms, ground, target.grid, map, steps);
+  const layers = layersOf(project, land, model, steps, volumes);
   const sum = (pick: (layer: Layer) => number) => layers.reduce((total, layer) => total + pick(layer), 0);
-  const foamCutMl = sum((layer) => (layer.areaMm2 * layer.thicknessMm) / 1000);
-  const carveMl = sum((layer) => layer.carveMl);
+  const totals = totalsOf(model, steps);
   const massG = { low: 0, likely: 0, high: 0 };
-  for (const layer of layers) {
-    const density = foams[project.sheets.find((sheet) => sheet.id === layer.sheetId)?.material ?? 'xps'].density;
-    const leftMl = (layer.areaMm2 * layer.thicknessMm) / 1000 - layer.carveMl;
-    for (const bound of ['low', 'likely', 'high'] as const) massG[bound] += (leftMl * density[bound]) / 1000;
-  }
+  let savedG = 0;
+  layers.forEach((layer, k) => {
+    const shares = densityShares(steps[k], model.pools);
+    savedG += (layer.cutOutMl * shares) / 1000;
+    const { low, high } = densitySpread(steps[k], model.pools);
+    massG.low += (layer.foamLeftMl * shares * low) / 1000;
+    massG.likely += (layer.foamLeftMl * shares) / 1000;
+    massG.high += (layer.foamLeftMl * shares * high) / 1000;
+  });
+  const glueLineMl = sum(({ areaMm2 }) => (areaMm2 * model.glueLineMm) / 1000);
   return {
     school,
     layers,
-    costMin: stack.costMin,
-    topMm: stack.steps.at(-1)?.topMm ?? 0,
-    foamCutMl,
-    carveMl,
-    fillMl: sum((layer) => layer.fillMl) + stack.capMl,
-    glueLineMl: sum((layer) => (layer.areaMm2 * rule.glueLineMm) / 1000),
-    foamLeftMl: foamCutMl - carveMl,
+    costMin,
+    totals,
+    topMm: steps.at(-1)?.topMm ?? 0,
+    foamCutMl: sum((layer) => layer.cutMl),
+    carveMl: sum((layer) => layer.carveMl),
+    hollowMl: sum((layer) => layer.hollowMl),
+    fillMl: Math.max(0, totals.fillMl - volumes.fillMl),
+    glueLineMl,
+    foamLeftMl: sum((layer) => layer.foamLeftMl),
+    cutOutMl: sum((layer) => layer.cutOutMl),
+    savedG,
+    rooms: volumes,
     foamMassG: massG,
-    paste: pasteDepth(ground.grid, target.grid, ground.coverage, stack.steps),
-    levels: levelsOf([...project.marks, ...project.landforms], ground.built, target.grid, stack.steps, project.sheets),
-    sheetsUsed: sheetsUsedOf(layers, project),
+    paste: pasteDepth(ground.grid, target.grid, ground.coverage, steps, map),
+    levels: levelsOf(land.levels, project.stack.onJoint, steps, model.pools, project.sheets),
+    sheetsUsed: takenFrom(project, model.pools, totals.usedMm2),
   };
 }
 
-function layersOf(stack: Stack, ground: Ground, target: Target, sheets: readonly Sheet[]): Layer[] {
-  const outlines = isolines(
+/** Mean density of what a layer is cut from, kg/m3: by the area that each kind gives. */
+function densityShares({ option, fromPoolMm2, areaMm2 }: Step, pools: readonly Pool[]): number {
+  return option.pools.reduce((sum, pool, k) => sum + (pools[pool].densityKgM3 * fromPoolMm2[k]) / areaMm2, 0);
+}
+
+/** How far the density of what a layer is cut from may lie from the likely one, as shares of it. */
+function densitySpread({ option }: Step, pools: readonly Pool[]): { low: number; high: number } {
+  const { densityKgM3, densityLowKgM3, densityHighKgM3 } = pools[option.pools[0]];
+  return { low: densityLowKgM3 / densityKgM3, high: densityHighKgM3 / densityKgM3 };
+}
+
+function layersOf(
+  project: Shed,
+  { ground, target, map, rooms }: Land,
+  model: StackModel,
+  steps: readonly Step[],
+  volumes: RoomVolumes,
+): Layer[] {
+  const outlines = footprintsOf(ground, target.grid, map, steps);
+  const asked = steps.map((step) => {
+    const slab = { bottomMm: step.bottomMm, topMm: step.topMm, holds: holdsOf(target.grid, map, step) };
+    return rooms.map((room) => roomInLayer(target.grid, room, slab));
+  });
+  const hollow = project.stacking.hollow;
+  const cutOuts = cutOutsOf(
     target.grid,
-    stack.steps.map((step) => outlineHeight(step.outlineAtMm)),
+    steps.map((step, k) => ({
+      footprint: outlines[k],
+      topMm: step.topMm,
+      rooms:
+        hollow.kind === 'solid'
+          ? []
+          : rooms.flatMap((room) => roomRegion(target.grid, room, step.bottomMm, step.topMm)),
+    })),
+    hollow,
   );
-  return stack.steps.map((step, k) => {
-    const rings = ground.coverage ? clipRings(outlines[k], ground.outline) : outlines[k];
-    const pieces = nestRings(rings);
-    const sheet = sheets.find((candidate) => candidate.id === step.kind.id);
+  const kept = steps.map((_, k) => {
+    const gone = [...ringsOf(cutOuts[k]), ...asked[k].flatMap(({ through }) => through)];
+    return gone.length ? nestRings(cutRings(ringsOf(outlines[k]), gone)) : outlines[k];
+  });
+  return steps.map((step, k): Layer => {
+    const { option, thicknessMm, areaMm2, carveMl } = { ...step, thicknessMm: step.option.thicknessMm };
+    const pieces = kept[k];
+    const cutOutMl = (areaOf(cutOuts[k]) * thicknessMm) / 1000;
+    // The curve of heights gives the footprint's area, outlines what is missing from it: so what is cut, carved and left adds up exactly.
+    const cutMl = ((areaMm2 - (areaOf(outlines[k]) - areaOf(pieces))) * thicknessMm) / 1000;
+    const foamLeftMl = (areaMm2 * thicknessMm) / 1000 - carveMl - cutOutMl - volumes.leftMl[k];
+    const netCarveMl = Math.max(0, carveMl - volumes.carveMl[k]);
+    const parts = partsOf(project.sheets, target.grid, map, model.pools, step, pieces);
     return {
       index: k + 1,
-      sheetId: step.kind.id,
-      thicknessMm: step.kind.thicknessMm,
+      sheetId: model.pools[option.pools[0]].sheetIds[0],
+      sliceMm: option.sliceMm,
+      thicknessMm,
+      fromMm: step.fromMm,
       bottomMm: step.bottomMm,
       topMm: step.topMm,
       outlineAtMm: step.outlineAtMm,
-      areaMm2: step.areaMm2,
+      areaMm2,
+      cutMl,
+      contactMm2: areaOf(k ? touching(kept[k - 1], pieces) : pieces),
       outlineMm: pieces.reduce((length, piece) => length + polygonOutline(piece), 0),
-      carveMl: step.carveMl,
+      carveMl: netCarveMl,
+      hollowMl: asked[k].some(({ works }) => works.length) ? Math.max(0, cutMl - netCarveMl - foamLeftMl) : 0,
       fillMl: step.fillMl,
+      foamLeftMl,
       pieces,
-      fitsWhole: sheet ? pieces.every((piece) => fitsSheet(piece.outer, sheet.widthMm, sheet.depthMm)) : false,
+      cutOuts: cutOuts[k],
+      cutOutMl,
+      parts,
+      works: asked[k].flatMap(({ works }) => works),
+      dowels: k ? dowelsBetween(kept[k - 1], pieces, project.stacking.dowel) : [],
+      fitsWhole: parts.every((part) => part.pieces.every((piece) => fitsOne(piece, part, project.sheets))),
     };
   });
 }
 
-/** Sheets taken from each kind, by area over the stated yield until cutting is planned. */
-function sheetsUsedOf(
-  layers: readonly Layer[],
-  { sheets, stacking }: Pick<Project, 'sheets' | 'stacking'>,
-): LayerPlan['sheetsUsed'] {
-  return sheets
-    .map((sheet) => {
-      const areaMm2 = layers
-        .filter((layer) => layer.sheetId === sheet.id)
-        .reduce((sum, layer) => sum + layer.areaMm2, 0);
-      const fromOne = (sheet.widthMm * sheet.depthMm * stacking.sheetYieldPercent) / 100;
-      return { sheetId: sheet.id, areaMm2, sheets: Math.ceil(areaMm2 / fromOne - 1e-9) };
-    })
-    .filter(({ areaMm2 }) => areaMm2 > 0);
+const areaOf = (pieces: readonly Polygon[]) => pieces.reduce((sum, piece) => sum + polygonArea(piece), 0);
+
+/** What two layers have in common; where the lower one is whole that is the upper one. */
+const touching = (lower: readonly Polygon[], upper: Polygon[]): Polygon[] =>
+  lower.some(({ holes }) => holes.length) ? nestRings(meetRings(ringsOf(lower), ringsOf(upper))) : upper;
+
+/** Whether a layer's footprint holds a node. */
+function holdsOf(target: Grid, map: AreaMap, { outlineAtMm }: Step): (node: number) => boolean {
+  return (node) => target.values[node] >= outlineAtMm[map.node ? map.node[node] : 0] - 0.01;
+}
+
+const fitsOne = (piece: Polygon, { sheetIds }: LayerPart, sheets: readonly Sheet[]): boolean =>
+  sheets.some(({ id, widthMm, depthMm }) => sheetIds.includes(id) && fitsSheet(piece.outer, widthMm, depthMm));
+
+/** A layer's pieces by what they are cut from: each place takes the first kind that may lie there. */
+function partsOf(
+  sheets: readonly Sheet[],
+  target: Grid,
+  map: AreaMap,
+  pools: readonly Pool[],
+  { option, topMm }: Step,
+  pieces: Polygon[],
+): LayerPart[] {
+  const part = (pool: Pool, cut: Polygon[]): LayerPart => ({
+    sheetIds: pool.sheetIds.filter((id) => sheets.some((sheet) => sheet.id === id)),
+    areaMm2: areaOf(cut),
+    pieces: cut,
+  });
+  if (option.pools.length === 1) return [part(pools[option.pools[0]], pieces)];
+  let left: Ring[] = ringsOf(pieces);
+  return option.pools.flatMap((k) => {
+    const region = regionOf(pools[k], target, map, topMm);
+    const mine = region ? meetRings(left, region) : left;
+    left = region ? cutRings(left, region) : [];
+    const cut = nestRings(mine).filter((piece) => polygonArea(piece) > 1);
+    return cut.length ? [part(pools[k], cut)] : [];
+  });
+}
+
+/** Where a pool may lie at a layer; null is everywhere. */
+function regionOf({ limit }: Pool, target: Grid, map: AreaMap, topMm: number): Ring[] | null {
+  if (limit.kind === 'anywhere') return null;
+  if (limit.kind === 'inside') return ringsOf(footprints(deepInside(target, limit.coverMm), [topMm])[0]);
+  const area = map.areas.findIndex((candidate) => candidate?.id === limit.areaId);
+  if (area < 0 || !map.inside) return limit.within ? [] : null;
+  const within = Float64Array.from(map.inside[area], (mm) => (limit.within ? mm : -mm));
+  return ringsOf(footprints(withValues(target, within), [0])[0]);
 }

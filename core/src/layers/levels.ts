@@ -1,18 +1,31 @@
-import { boundsOf, type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
-import type { Built } from '../ground/index.ts';
-import { usualToleranceMm } from '../materials/index.ts';
+import { boundsOf, type Grid, heightAt, insideRing, outlineHeight, type Point, type Ring } from '../geometry/index.ts';
+import { type Built, treadsOf } from '../ground/index.ts';
+import { type Tolerance, toleranceOf } from '../materials/index.ts';
 import { type Item, isClosed, nameOf, runOf, type Sheet } from '../project/index.ts';
+import type { Pool, Step } from '../stack/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
-import { foamTopAt, type Step } from './chooseStack.ts';
+import { type AreaMap, areaAt } from './areas.ts';
 
-/** What stands at a contour or spot height, and what is to be done there before the skin. */
-export interface Level {
+/** A height that something on the base asks for. */
+export interface LevelPlace {
   itemId: string;
+  /** Which of its heights, where it has several: "start", "bed". */
+  part: string;
   name: string;
   /** Finished height asked for. */
   wantedMm: number;
   /** Where foam must end so that the skin brings it there; the middle value along the mark. */
   targetMm: number;
+  /** The area it lies in, by its place in the list of areas. */
+  area: number;
+}
+
+/** What stands at a contour, flat or end of a way, and what is to be done there before the skin. */
+export interface Level extends Omit<LevelPlace, 'area'> {
+  /** Skin over the foam there, upright. */
+  skinMm: number;
+  /** Whether it was asked to fall on a joint. */
+  onJoint: boolean;
   foamThereMm: number;
   work: 'carve' | 'fill' | 'flush';
   workMm: number;
@@ -20,59 +33,92 @@ export interface Level {
   layer: number;
   /** "carve 7.8 mm from layer 2". */
   instruction: string;
-  /** How far the joint there may lie from where it should, mm: if errors mix, and if all sheets err alike. */
-  errorMixedMm: number;
-  errorWorstMm: number;
+  /** How far the foam there may lie from where it should, mm below and above: if sheets err apart (root-sum-square), and if all err alike. */
+  errorMixed: Tolerance;
+  errorWorst: Tolerance;
 }
 
 /** Less than this is neither carved nor filled on purpose, mm. */
 const FLUSH_WORK_MM = 0.3;
 
-/** A height that an item asks for, and where along or inside it. */
-interface Wanted {
-  item: Item;
-  /** Which of its heights, where it has several. */
-  part: string;
-  wantedMm: number;
-  places: Point[];
+/** Every height that items ask for, with where its foam must end; those off the base are left out. */
+export function levelPlaces(
+  items: readonly Item[],
+  built: readonly Built[],
+  target: Grid,
+  map: Pick<AreaMap, 'node'>,
+): LevelPlace[] {
+  return items
+    .flatMap((item) => wantedBy(item, built, target.cellMm))
+    .flatMap(({ item, part, wantedMm, places }) => {
+      const middle = middleTarget(places, target);
+      if (!middle) return [];
+      return {
+        itemId: item.id,
+        part,
+        name: part ? `${nameOf(item)}, ${part}` : nameOf(item),
+        wantedMm,
+        targetMm: middle.targetMm,
+        area: areaAt(map, target, middle.at[0], middle.at[1]),
+      };
+    });
 }
 
 /** The levels table: one row a height that something on the base asks for, highest first. */
 export function levelsOf(
-  items: readonly Item[],
-  built: readonly Built[],
-  target: Grid,
+  wanted: readonly LevelPlace[],
+  onJoint: readonly { itemId: string; part: string }[],
   steps: readonly Step[],
+  pools: readonly Pool[],
   sheets: readonly Sheet[],
 ): Level[] {
-  return items
-    .flatMap((item) => wantedBy(item, built, target.cellMm))
-    .map((wanted) => ({ ...wanted, targetMm: middleTarget(wanted.places, target) }))
-    .filter((row): row is Wanted & { targetMm: number } => row.targetMm !== null)
-    .map(({ item, part, wantedMm, targetMm }) => {
-      const { topMm, layer } = foamTopAt(steps, targetMm);
-      const apart = topMm - targetMm;
-      const work = apart > FLUSH_WORK_MM ? 'carve' : apart < -FLUSH_WORK_MM ? 'fill' : 'flush';
+  return wanted
+    .map(({ area, ...place }) => {
+      const { topMm, layer } = foamTopAt(steps, place.targetMm, area);
+      const apart = topMm - place.targetMm;
+      const work: Level['work'] = apart > FLUSH_WORK_MM ? 'carve' : apart < -FLUSH_WORK_MM ? 'fill' : 'flush';
       const workMm = Math.abs(apart);
-      const tolerances = steps.slice(0, layer).map((step) => toleranceOf(step, sheets));
+      const tolerances = steps.slice(0, layer).map((step) => toleranceIn(step, pools, sheets));
+      const over = (sum: (values: number[]) => number): Tolerance => ({
+        minusMm: sum(tolerances.map(({ minusMm }) => minusMm)),
+        plusMm: sum(tolerances.map(({ plusMm }) => plusMm)),
+      });
       return {
-        itemId: item.id,
-        name: part ? `${nameOf(item)}, ${part}` : nameOf(item),
-        wantedMm,
-        targetMm,
+        ...place,
+        skinMm: place.wantedMm - place.targetMm,
+        onJoint: onJoint.some(({ itemId, part }) => itemId === place.itemId && part === place.part),
         foamThereMm: topMm,
         work,
         workMm,
         layer,
         instruction: sayWork({ work, workMm, layer }),
-        errorMixedMm: Math.sqrt(tolerances.reduce((sum, tolerance) => sum + tolerance ** 2, 0)),
-        errorWorstMm: tolerances.reduce((sum, tolerance) => sum + tolerance, 0),
-      } satisfies Level;
+        errorMixed: over((values) => Math.hypot(...values)),
+        errorWorst: over((values) => values.reduce((sum, value) => sum + value, 0)),
+      };
     })
     .sort((a, b) => b.wantedMm - a.wantedMm || a.name.localeCompare(b.name));
 }
 
-/** The heights an item asks for: a line's or a flat's, the ends of a way, the floor of a pit, the bed of a pond. */
+/** The top of the foam at a place where the target stands at `targetMm`, before carving: the highest layer whose outline reaches there. */
+export function foamTopAt(
+  layers: readonly { topMm: number; outlineAtMm: readonly number[] }[],
+  targetMm: number,
+  area = 0,
+): { topMm: number; layer: number } {
+  let layer = 0;
+  while (layer < layers.length && targetMm >= outlineHeight(layers[layer].outlineAtMm[area])) layer++;
+  return { topMm: layer ? layers[layer - 1].topMm : 0, layer };
+}
+
+/** A height that an item asks for, and where along or inside it. */
+interface Wanted {
+  item: Item;
+  part: string;
+  wantedMm: number;
+  places: Point[];
+}
+
+/** The heights an item asks for: a line's or a flat's, the ends of a way, the floor of a pit, the bed of a pond or stream, the treads of terraces. */
 function wantedBy(item: Item, built: readonly Built[], cellMm: number): Wanted[] {
   const run = runOf(item);
   const one = (wantedMm: number, places: Point[], part = ''): Wanted => ({ item, part, wantedMm, places });
@@ -87,10 +133,21 @@ function wantedBy(item: Item, built: readonly Built[], cellMm: number): Wanted[]
       return [one(item.floorMm, insidePlaces(run, cellMm), 'floor')];
     case 'basin':
       return [one(Math.max(0, item.waterMm - item.depthMm), insidePlaces(run, cellMm), 'bed')];
+    case 'terraces':
+      return treadsOf(run, item).map((tread, k) =>
+        one(item.firstMm + k * item.riseMm, insidePlaces(tread, cellMm), `tread ${k + 1}`),
+      );
+    case 'channel':
     case 'way':
     case 'steps': {
       const ends = built.find(({ id }) => id === item.id)?.ends;
-      return ends ? [one(ends.fromMm, [run[0]], 'start'), one(ends.toMm, [run[run.length - 1]], 'end')] : [];
+      if (!ends) return [];
+      const down = item.kind === 'channel' ? item.depthMm : 0;
+      const bed = item.kind === 'channel' ? 'bed at its ' : '';
+      return [
+        one(Math.max(0, ends.fromMm - down), [run[0]], `${bed}start`),
+        one(Math.max(0, ends.toMm - down), [run[run.length - 1]], `${bed}end`),
+      ];
     }
     default:
       return [];
@@ -108,19 +165,35 @@ export function sayWork(
   return layer ? `fill ${amount} over joint ${layer}` : `fill ${amount} over the board`;
 }
 
-function toleranceOf(step: Step, sheets: readonly Sheet[]): number {
-  const sheet = sheets.find((candidate) => candidate.id === step.kind.id);
-  if (!sheet) return 0;
-  return sheet.toleranceMm ?? usualToleranceMm(sheet.nominalMm, sheet.measuredMm !== null);
+/** "±2.8 mm", or "-2 / +3 mm" where more is allowed one way than the other. */
+export function sayTolerance({ minusMm, plusMm }: Tolerance, system: UnitSystem = 'metric'): string {
+  const mm = (value: number) => formatMeasure('length', Math.round(value * 10) / 10, system);
+  return Math.abs(minusMm - plusMm) < 0.05 ? `±${mm(plusMm)}` : `−${mm(minusMm).replace(/ \w+$/, '')} / +${mm(plusMm)}`;
 }
 
-/** The middle foam target over some places; null when none of them lies on the base. */
-function middleTarget(places: readonly Point[], target: Grid): number | null {
+/** The widest tolerance of what a layer is cut from. */
+function toleranceIn({ option }: Step, pools: readonly Pool[], sheets: readonly Sheet[]): Tolerance {
+  const wide: Tolerance = { minusMm: 0, plusMm: 0 };
+  for (const id of option.pools.flatMap((pool) => pools[pool].sheetIds)) {
+    const sheet = sheets.find((candidate) => candidate.id === id);
+    if (!sheet) continue;
+    // A slice is as true as what is measured: the wire is set by rule.
+    const measured = sheet.measuredMm !== null || option.sliceMm !== null;
+    const { minusMm, plusMm } = toleranceOf(sheet.tolerance, sheet.toleranceMm, sheet.nominalMm, measured);
+    wide.minusMm = Math.max(wide.minusMm, minusMm);
+    wide.plusMm = Math.max(wide.plusMm, plusMm);
+  }
+  return wide;
+}
+
+/** The middle foam target over some places, and one of the places where it stands so; null when none of them lies on the base. */
+function middleTarget(places: readonly Point[], target: Grid): { targetMm: number; at: Point } | null {
   const heights = places
     .filter(([x, y]) => onGrid(target, x, y))
-    .map(([x, y]) => heightAt(target, x, y))
-    .sort((a, b) => a - b);
-  return heights.length ? Math.max(0, heights[Math.floor(heights.length / 2)]) : null;
+    .map((at) => ({ at, mm: heightAt(target, at[0], at[1]) }))
+    .sort((a, b) => a.mm - b.mm);
+  const middle = heights[Math.floor(heights.length / 2)];
+  return middle ? { targetMm: Math.max(0, middle.mm), at: middle.at } : null;
 }
 
 function onGrid(grid: Grid, x: number, y: number): boolean {

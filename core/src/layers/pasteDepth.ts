@@ -1,5 +1,7 @@
 import { type Grid, outlineHeight } from '../geometry/index.ts';
-import type { Step } from './chooseStack.ts';
+import type { AreaMap } from './areas.ts';
+
+type Laid = { topMm: number; outlineAtMm: readonly number[] };
 
 /** How deep paste (fill and skin together) lies under the finished ground, square to the surface, mm. */
 export interface PasteDepth {
@@ -27,13 +29,14 @@ export function pasteDepth(
   ground: Grid,
   target: Grid,
   coverage: Float32Array | null,
-  steps: readonly Step[],
+  steps: readonly Laid[],
+  { node, areas }: Pick<AreaMap, 'node' | 'areas'> = { node: null, areas: [null] },
 ): PasteDepth {
   const z = ground.values;
   const t = target.values;
   const { columns, rows } = ground;
   const rises = new Float64Array(Math.ceil(highestOf(z) / BIN_MM) + 3);
-  const foam = foamRule(steps);
+  const rules = areas.map((_, area) => foamRule(steps, area));
   let total = 0;
   let deepestMm = 0;
   for (let j = 0, cell = 0; j < rows - 1; j++)
@@ -43,6 +46,7 @@ export function pasteDepth(
       const a = j * columns + i;
       const [za, zb, zc, zd] = [z[a], z[a + 1], z[a + columns], z[a + columns + 1]];
       const [ta, tb, tc, td] = [t[a], t[a + 1], t[a + columns], t[a + columns + 1]];
+      const foam = rules[node ? node[a] : 0];
       const steep = steepness(za, zb, zc, zd, (i + j) & 1, ground.cellMm);
       const lowest = Math.min(ta, tb, tc, td);
       const highest = Math.max(ta, tb, tc, td);
@@ -84,8 +88,8 @@ interface FoamRule {
   table: Uint8Array;
 }
 
-function foamRule(steps: readonly Step[]): FoamRule {
-  const edges = Float64Array.from(steps, (step) => outlineHeight(step.outlineAtMm));
+function foamRule(steps: readonly Laid[], area: number): FoamRule {
+  const edges = Float64Array.from(steps, (step) => outlineHeight(step.outlineAtMm[area]));
   const tops = Float64Array.from(steps, (step) => step.topMm);
   const table = new Uint8Array(Math.ceil((edges.at(-1) ?? 0) / BIN_MM) + 1);
   for (let bin = 0, layer = 0; bin < table.length; bin++) {

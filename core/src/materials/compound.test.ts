@@ -1,13 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import {
-  compound,
-  fibres,
-  glueData,
-  hydrationWater,
-  plasterFreeWater,
-  plasterYield,
-  usualToleranceMm,
-} from './index.ts';
+import { compound, fibres, glueData, hydrationWater, plasterFreeWater, plasterYield, toleranceOf } from './index.ts';
 
 describe('plaster from stoichiometry', () => {
   // CaSO4.1/2H2O + 3/2 H2O -> CaSO4.2H2O with atomic masses Ca 40.078, S 32.06, O 15.999, H 1.008 (IUPAC, from memory).
@@ -49,11 +41,26 @@ describe('the catalogue', () => {
 
   it('longer fibres are kept by no less glue', () =>
     expect([2, 4, 6, 12].map((mm) => fibres[mm as 2].glue.likely)).toEqual([2.5, 3, 4, 5]));
-  it('a measured sheet is surer than a sold one', () =>
-    expect([
-      usualToleranceMm(20, true),
-      usualToleranceMm(3, false),
-      usualToleranceMm(20, false),
-      usualToleranceMm(60, false),
-    ]).toEqual([0.2, 0.3, 2, 2.5]));
+  it('a measured sheet is surer than a sold one, and the builder’s own figure counts before all', () => {
+    const either = (mm: number) => ({ minusMm: mm, plusMm: mm });
+    expect(toleranceOf('usual', null, 20, true)).toEqual(either(0.2));
+    expect(toleranceOf('usual', null, 3, false)).toEqual(either(0.3));
+    expect(toleranceOf('usual', null, 20, false)).toEqual(either(2));
+    expect(toleranceOf('own', 0.7, 20, true)).toEqual(either(0.7));
+  });
+
+  // EN 13164 and EN 13163 thickness classes, from memory; the numbering of EN 13163 turned round in 2012.
+  it.each([
+    ['EN 13164 T1', 40, 2, 2],
+    ['EN 13164 T1', 60, 2, 3],
+    ['EN 13164 T1', 140, 2, 6],
+    ['EN 13164 T2', 60, 1.5, 1.5],
+    ['EN 13164 T3', 60, 1, 1],
+    ['EN 13163 T(1)', 50, 1, 1],
+    ['EN 13163 T(2)', 50, 2, 2],
+    ['EN 13163 T1, before 2012', 50, 2, 2],
+    ['EN 13163 T2, before 2012', 50, 1, 1],
+  ])('%s at %d mm: -%d / +%d mm', (name, nominalMm, minusMm, plusMm) =>
+    expect(toleranceOf(name, null, nominalMm, false)).toEqual({ minusMm, plusMm }),
+  );
 });

@@ -2,7 +2,8 @@ import type { Point, Ring } from '../geometry/index.ts';
 import { baseSize, freeOutline } from './base.ts';
 import type { BaseShape } from './baseSchema.ts';
 import { findItem, type Item, isClosed, isPoint, itemsOf, listOf } from './items.ts';
-import type { Project, SectionLine, Sheet } from './schema.ts';
+import type { Project, SectionLine } from './schema.ts';
+import type { Sheet } from './sheetSchema.ts';
 
 /** Edits are pure: each takes a project and gives another; what is not touched is shared. */
 

@@ -112,6 +112,28 @@ describe('reading a project file', () => {
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
   });
 
+  it('a document of version 4 opens: nothing lost, solid layers, the cheapest stack, sheets that lie anywhere', () => {
+    const text = readFileSync(new URL('../testing/version-4.hosket.json', import.meta.url), 'utf8');
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    const before = JSON.parse(text);
+    const { sheets, ...rest } = before;
+    expect(read.value).toMatchObject({ ...rest, version: PROJECT_VERSION });
+    expect(read.value.sheets).toEqual(
+      sheets.map((sheet: object) => ({
+        ...sheet,
+        own: null,
+        tolerance: 'usual',
+        buyable: false,
+        place: '',
+        limit: { kind: 'anywhere' },
+      })),
+    );
+    expect(read.value.stack).toEqual({ byHand: null, pinned: [], onJoint: [] });
+    expect(read.value.stacking).toMatchObject({ wish: 'least cost', areas: [], hollow: { kind: 'solid' }, wire: null });
+    expect(read.value.offcuts).toEqual([]);
+  });
+
   it('a document of version 3 opens: nothing lost, one tile, and nothing hollowed out of it yet', () => {
     const text = readFileSync(new URL('../testing/version-3.hosket.json', import.meta.url), 'utf8');
     const read = readProject(text);

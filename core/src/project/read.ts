@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { bad, good, type Result } from '../units/index.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
+import { untouchedStack, usualStacking } from './stacking.ts';
 import { newTile } from './tiles.ts';
 
 /** Turns a document of version n into one of version n + 1; the entry at n. Chained until the present version is reached. */
@@ -45,7 +46,30 @@ const migrations: Migrations = {
     tile: newTile('tile-1', 'Tile 1'),
     tiles: [],
   }),
+  /** Version 4 knew no offcuts, one foam anywhere, solid layers and the cheapest stack only. */
+  4: (document) => ({
+    ...document,
+    sheets: listOf(document.sheets).map((sheet) => ({
+      ...sheet,
+      own: null,
+      tolerance: sheet.toleranceMm === null ? 'usual' : 'own',
+      buyable: false,
+      place: '',
+      limit: { kind: 'anywhere' },
+    })),
+    offcuts: [],
+    stack: untouchedStack(),
+    tiles: listOf(document.tiles).map((tile) => ({ ...tile, stack: untouchedStack() })),
+    stacking: carriedStacking(document.stacking as Fields),
+  }),
 };
+
+/** The stacking of version 4 with what came in later at its usual values. */
+const carriedStacking = (stacking: Fields): Fields => ({
+  ...usualStacking(),
+  ...stacking,
+  costs: { ...usualStacking().costs, ...(stacking.costs as Fields) },
+});
 
 /** `marks[3].heightMm`: where in the file something stands. */
 export const pathText = (path: readonly PropertyKey[]): string =>

@@ -4,6 +4,8 @@ import { distanceSchema, envelopeSchema, judgingSchema, limitsSchema } from './b
 import { id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
+import { offcutSchema, sheetSchema } from './sheetSchema.ts';
+import { stackingSchema, stackSchema } from './stackingSchema.ts';
 import { terrainSchema, underlaySchema } from './terrainSchema.ts';
 import { thingSchema } from './thingSchema.ts';
 import { profileSchema, tileFields, tileSchema } from './tileSchema.ts';
@@ -11,9 +13,8 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 4;
+export const PROJECT_VERSION = 5;
 
-const positiveMm = z.number().gt(0).max(5000);
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({
   temperatureC: z.number().min(-5).max(45),
@@ -21,42 +22,7 @@ const airSchema = z.strictObject({
   airSpeedMs: z.number().min(0).max(3),
 });
 
-const sheetSchema = z.strictObject({
-  id,
-  name,
-  material: z.enum(['xps', 'eps']),
-  nominalMm: positiveMm,
-  /** What the rule or caliper says; it wins over the nominal thickness. */
-  measuredMm: positiveMm.nullable(),
-  /** Plus or minus, mm; null takes the usual tolerance for the kind. */
-  toleranceMm: z.number().min(0).max(20).nullable(),
-  widthMm: positiveMm,
-  depthMm: positiveMm,
-  count: z.number().int().min(0).max(999),
-  /** Of one sheet, in the project's currency. */
-  price: z.number().min(0).nullable(),
-});
-
 const sectionSchema = z.strictObject({ id, name, from: pointSchema, to: pointSchema });
-
-export const schools = ['carve back', 'halfway', 'build up'] as const;
-export const glues = ['white PVA', 'quick PVA', 'polyurethane', 'contact spray', 'hybrid grab'] as const;
-
-const stackingSchema = z.strictObject({
-  school: z.enum(schools),
-  glue: z.enum(glues),
-  /** The builder's own glue line, mm; null takes the usual one of the glue. */
-  glueLineMm: z.number().min(0).max(5).nullable(),
-  /** Less height than this left above a joint is made with paste, not with another sheet. */
-  leastStepMm: z.number().min(0).max(50),
-  /** The part of a sheet that becomes pieces, until cutting is planned. */
-  sheetYieldPercent: z.number().min(10).max(100),
-  costs: z.strictObject({
-    perLayerMin: z.number().min(0).max(1000),
-    carveMinPerL: z.number().min(0).max(10000),
-    fillMinPerL: z.number().min(0).max(10000),
-  }),
-});
 
 const coverSchema = { sharePercent: percent, notSteeperDegrees: z.number().min(0).max(90) };
 const surfaceSchema = z.strictObject({
@@ -113,6 +79,8 @@ const contentFields = {
   /** Zones by their outline. */
   patches: z.array(patchSchema).max(500).refine(unique, 'Two patches have the same id'),
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
+  /** What was settled by hand about its stack. */
+  stack: stackSchema,
 };
 const closedTileSchema = z.strictObject({ ...tileFields, ...contentFields });
 
@@ -130,6 +98,7 @@ export const projectSchema = z.strictObject({
   judging: judgingSchema,
   air: airSchema,
   sheets: z.array(sheetSchema).max(40).refine(unique, 'Two sheets have the same id'),
+  offcuts: z.array(offcutSchema).max(300).refine(unique, 'Two offcuts have the same id'),
   ...contentFields,
   zones: zonesSchema,
   /** Named profiles that tiles share along their sides. */
@@ -153,8 +122,6 @@ export type Project = z.infer<typeof projectSchema>;
 export type ClosedTile = z.infer<typeof closedTileSchema>;
 export const contentKeys = Object.keys(contentFields) as (keyof typeof contentFields)[];
 export type Content = Pick<Project, (typeof contentKeys)[number]>;
-export type Sheet = Project['sheets'][number];
-export type School = Project['stacking']['school'];
 export type Glue = Project['stacking']['glue'];
 export type Air = Project['air'];
 export type SectionLine = Project['sections'][number];

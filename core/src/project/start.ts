@@ -1,4 +1,6 @@
-import { PROJECT_FORMAT, PROJECT_VERSION, type Project, type Sheet } from './schema.ts';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schema.ts';
+import type { Sheet } from './sheetSchema.ts';
+import { untouchedStack, usualStacking } from './stacking.ts';
 import { newTile } from './tiles.ts';
 
 /** A sheet of dense foam as it is usually bought for small work. */
@@ -6,13 +8,18 @@ export const usualSheet = (id: string): Sheet => ({
   id,
   name: 'Dense foam',
   material: 'xps',
+  own: null,
   nominalMm: 20,
   measuredMm: null,
+  tolerance: 'usual',
   toleranceMm: null,
   widthMm: 600,
   depthMm: 300,
   count: 2,
   price: null,
+  buyable: false,
+  place: '',
+  limit: { kind: 'anywhere' },
 });
 
 /** A project with sound defaults and nothing drawn yet. `startDate` is an ISO date. */
@@ -35,6 +42,7 @@ export function startProject(name: string, startDate: string): Project {
     judging: { tiltDegrees: 20, unevenMm: 1.5, wayMm: 30 },
     air: { temperatureC: 20, humidityPercent: 50, airSpeedMs: 0.1 },
     sheets: [usualSheet('sheet-1')],
+    offcuts: [],
     terrain: null,
     underlay: null,
     marks: [],
@@ -44,18 +52,12 @@ export function startProject(name: string, startDate: string): Project {
     voids: [],
     patches: [],
     sections: [{ id: 'A', name: 'A', from: [0, 105], to: [297, 105] }],
+    stack: untouchedStack(),
     zones: { rules: [], rest: 'grass' },
     profiles: [],
     tile: newTile('tile-1', 'Tile 1'),
     tiles: [],
-    stacking: {
-      school: 'halfway',
-      glue: 'polyurethane',
-      glueLineMm: null,
-      leastStepMm: 3,
-      sheetYieldPercent: 80,
-      costs: { perLayerMin: 15, carveMinPerL: 30, fillMinPerL: 240 },
-    },
+    stacking: usualStacking(),
     surface: {
       skinMm: 3,
       lossPercent: 10,

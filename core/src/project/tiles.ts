@@ -1,5 +1,6 @@
 import { baseSize } from './base.ts';
 import { type ClosedTile, type Content, contentKeys, type Project } from './schema.ts';
+import { untouchedStack } from './stacking.ts';
 import type { EdgeFeature, EdgeProfile, Tile, TileSide } from './tileSchema.ts';
 
 /** Close to an edge the ground keeps to its profile over this far, unless told otherwise, mm. */
@@ -61,7 +62,17 @@ export function addTile(project: Project, bare: boolean): { project: Project; id
     name: `Tile ${n}`,
     place: { column, row: 0, turn: 0, riseMm: 0 },
     ...(bare
-      ? { terrain: null, underlay: null, marks: [], landforms: [], laid: [], things: [], voids: [], patches: [] }
+      ? {
+          terrain: null,
+          underlay: null,
+          marks: [],
+          landforms: [],
+          laid: [],
+          things: [],
+          voids: [],
+          patches: [],
+          stack: untouchedStack(),
+        }
       : {}),
   };
   return { project: { ...project, tiles: [...project.tiles, fresh] }, id: fresh.id };

@@ -1,5 +1,5 @@
 import type { LayerPlan } from '../layers/index.ts';
-import { foams, glueData, labour } from '../materials/index.ts';
+import { glueData, labour, stuffOf } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
 import { sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
@@ -21,7 +21,7 @@ export function cutting(project: Project, plan: LayerPlan): StageTakeoff {
     materials: plan.sheetsUsed.map(({ sheetId, areaMm2, sheets }) => {
       const sheet = project.sheets.find((candidate) => candidate.id === sheetId);
       return {
-        name: `${sheet?.name || foams[sheet?.material ?? 'xps'].label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
+        name: `${sheet?.name || stuffOf(sheet ?? { material: 'xps', own: null }).label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
         amount: measured('each', sheets, 'area of the pieces / (sheet area x yield), rounded up', [
           cm2('pieces', areaMm2),
           { name: 'yield of a sheet', value: project.stacking.sheetYieldPercent, unit: '%' },
@@ -46,10 +46,10 @@ export function cutting(project: Project, plan: LayerPlan): StageTakeoff {
   };
 }
 
-/** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is that of the layer laid on it. */
+/** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is where the layer laid on it touches what is below. */
 export function gluing(project: Project, plan: LayerPlan): StageTakeoff {
   const glue = glueData[project.stacking.glue];
-  const areaMm2 = plan.layers.reduce((total, layer) => total + layer.areaMm2, 0);
+  const areaMm2 = plan.layers.reduce((total, layer) => total + layer.contactMm2, 0);
   const perArea = amountOf('min', areaMm2 / 1e4, '', [], [times(labour.glueArea)]);
   const perLayer = amountOf('min', plan.layers.length, '', [], [times(labour.glueLayer)]);
   return {
@@ -84,7 +84,8 @@ export function gluing(project: Project, plan: LayerPlan): StageTakeoff {
 }
 
 export function carving(plan: LayerPlan): StageTakeoff | null {
-  if (plan.carveMl < 0.5) return null;
+  const offMl = plan.carveMl + plan.hollowMl;
+  if (offMl < 0.5) return null;
   return {
     stage: 'carve',
     title: 'Carve back to the line',
@@ -92,9 +93,12 @@ export function carving(plan: LayerPlan): StageTakeoff | null {
     materials: [],
     handsOn: amountOf(
       'min',
-      plan.carveMl / 1000,
-      'foam carved off x carving',
-      [{ name: 'foam carved off', value: plan.carveMl / 1000, unit: 'L' }],
+      offMl / 1000,
+      'foam carved off and out x carving',
+      [
+        { name: 'foam carved off', value: plan.carveMl / 1000, unit: 'L' },
+        { name: 'carved out for rooms', value: plan.hollowMl / 1000, unit: 'L' },
+      ],
       [times(labour.carve)],
     ),
     batches: null,

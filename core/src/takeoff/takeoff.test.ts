@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { layerPlan, targetOf } from '../layers/index.ts';
+import { targetOf } from '../layers/index.ts';
 import { frustumGround, frustumProject } from '../testing/frustum.ts';
+import { stacked } from '../testing/stacked.ts';
 import { type StageId, takeoffOf } from './index.ts';
 
 /** The amounts of the square frustum, halfway, worked out by hand: "amounts" of the closed-form example. */
@@ -16,7 +17,7 @@ const project = {
     grass: { ...start.surface.grass, sharePercent: 100, notSteeperDegrees: 0 },
   },
 };
-const plan = layerPlan(project, ground, target, 'halfway');
+const { plan } = stacked(project, ground, 'halfway');
 const stages = takeoffOf(project, ground.surface, ground.volumeMl - target.volumeMl, plan);
 const stage = (id: StageId) => {
   const found = stages.find((candidate) => candidate.stage === id);

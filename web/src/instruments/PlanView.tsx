@@ -17,15 +17,16 @@ import { UnderlayPicture, UnderlayPins } from './UnderlayPicture.tsx';
 
 interface Props {
   editable?: boolean;
-  /** A layer whose footprint is laid over the plan. */
+  /** A layer whose footprint is laid over the plan, and the one above it. */
   layer?: LayerReport;
+  above?: LayerReport;
   marks?: boolean;
   /** What the tint tells, where that is not the builder's to choose. */
   shading?: Shading;
 }
 
 /** The base from above: shaded ground with its height lines, marks, the section line, and a layer's footprint. */
-export function PlanView({ editable = false, layer, marks = true, shading }: Props) {
+export function PlanView({ editable = false, layer, above, marks = true, shading }: Props) {
   const { base } = useProject();
   const { widthMm, depthMm } = baseSize(base);
   return (
@@ -39,7 +40,7 @@ export function PlanView({ editable = false, layer, marks = true, shading }: Pro
       {marks && <UnderlayPicture />}
       <OutsideMask />
       <HeightLines />
-      {layer && <Footprint layer={layer} />}
+      {layer && <Footprint layer={layer} above={above} />}
       {marks && <PlanItems editable={editable} />}
       {marks && <PlanRoom />}
       {marks && <DistanceLine editable={editable} />}
@@ -93,19 +94,61 @@ function HeightLines() {
   return <path d={path} fill="none" stroke="#22272b" strokeOpacity={0.28} strokeWidth={0.7} pointerEvents="none" />;
 }
 
-function Footprint({ layer }: { layer: LayerReport }) {
+/** A layer's pieces, each kind of sheet in them; on it the outline and the dowels of the layer above. */
+function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }) {
   const { place } = useFrame();
+  const inner = layer.parts.slice(0, -1);
   return (
-    <path
-      d={piecePath(layer.pieces, place)}
-      fillRule="evenodd"
-      fill="#a8452b"
-      fillOpacity={0.2}
-      stroke="#a8452b"
-      strokeWidth={1.8}
-      pointerEvents="none"
-      data-testid="footprint"
-    />
+    <g pointerEvents="none">
+      <path
+        d={piecePath(layer.pieces, place)}
+        fillRule="evenodd"
+        fill="#a8452b"
+        fillOpacity={0.2}
+        stroke="#a8452b"
+        strokeWidth={1.8}
+        data-testid="footprint"
+      />
+      {inner.map(({ sheetIds, pieces }) => (
+        <path
+          key={sheetIds.join()}
+          d={piecePath(pieces, place)}
+          fillRule="evenodd"
+          fill="url(#fill)"
+          stroke="#a8452b"
+          strokeWidth={1}
+        />
+      ))}
+      <path
+        d={piecePath(layer.cutOuts, place)}
+        fillRule="evenodd"
+        fill="#fcfbf8"
+        fillOpacity={0.75}
+        stroke="#22272b"
+        strokeWidth={0.9}
+        strokeDasharray="4 3"
+        data-testid="cut-outs"
+      />
+      {above && (
+        <path
+          d={piecePath(above.pieces, place)}
+          fill="none"
+          stroke="#22272b"
+          strokeWidth={1.2}
+          strokeDasharray="7 4"
+          data-testid="next-outline"
+        />
+      )}
+      {above?.dowels.map((dowel) => {
+        const [x, y] = place(dowel);
+        return (
+          <g key={dowel.join()} stroke="#22272b" strokeWidth={1.4}>
+            <circle cx={x} cy={y} r={5} fill="#fcfbf8" />
+            <path d={`M${x - 5} ${y}H${x + 5}M${x} ${y - 5}V${y + 5}`} />
+          </g>
+        );
+      })}
+    </g>
   );
 }
 

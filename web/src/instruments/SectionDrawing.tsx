@@ -38,7 +38,16 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
   const samples = useMemo(
     () =>
       fields
-        ? sectionAlong(fields.ground, fields.target, layers, baseOutline(base), from, to, fields.ground.cellMm / 2)
+        ? sectionAlong(
+            fields.ground,
+            fields.target,
+            layers,
+            fields.areas,
+            baseOutline(base),
+            from,
+            to,
+            fields.ground.cellMm / 2,
+          )
         : [],
     [fields, layers, base, from, to],
   );
@@ -121,6 +130,7 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
               onPointerDown={() => pickLayer(layer === picked ? null : layer)}
             />
           ))}
+          <path d={paths.cutOut} fill="var(--sheet)" stroke="var(--muted)" strokeWidth={0.8} strokeDasharray="4 3" />
           <path d={paths.carve} fill="url(#carve)" stroke="var(--clay)" strokeWidth={0.5} />
           <path d={paths.fill} fill="url(#fill)" stroke="var(--ochre-text)" strokeWidth={0.4} />
           <path d={paths.skin} fill="url(#skin)" />

@@ -1,4 +1,4 @@
-import type { SchoolReport } from '@hosket/core';
+import type { StackReport } from '@hosket/core';
 import { useProject } from '../store/projectStore.ts';
 import { pickItem, pickLayer, usePicked } from '../store/viewStore.ts';
 import { useSay } from '../ui/Figures.tsx';
@@ -11,13 +11,13 @@ const STACK = { left: 48, width: 78 };
 const shortened = (text: string, letters: number) => (text.length > letters ? `${text.slice(0, letters - 1)}…` : text);
 
 /** The stack from the side, its joints at the left, and at the right what each wanted height asks for. */
-export function StackElevation({ school }: { school: SchoolReport }) {
+export function StackElevation({ stack }: { stack: StackReport }) {
   const { sheets } = useProject();
   const picked = usePicked((state) => state.layer);
   const [room, width, height] = useSize();
   const say = useSay();
-  const { layers, levels } = school;
-  const tallest = Math.max(10, school.topMm, ...levels.map((level) => level.targetMm));
+  const { layers, levels, pinned } = stack;
+  const tallest = Math.max(10, stack.topMm, ...levels.map((level) => level.targetMm));
   // Rows close up before the drawing has to scroll.
   const row = Math.min(19, Math.max(13.5, (height - TOP - 12) / Math.max(1, levels.length)));
   const high = Math.max(height - 4, levels.length * row + TOP + 8, 180);
@@ -65,7 +65,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
                 role="button"
                 tabIndex={0}
                 aria-pressed={isPicked}
-                aria-label={`Layer ${layer.index}, ${sheet?.name ?? 'sheet'}, ${say.mm(layer.bottomMm)} to ${say.mm(layer.topMm)}, ${say.area(layer.areaMm2)}`}
+                aria-label={`Layer ${layer.index}, ${sheet?.name ?? 'sheet'}, ${say.mm(layer.bottomMm)} to ${say.mm(layer.topMm)}, ${say.area(layer.areaMm2)}${pinned[layer.index - 1] ? ', pinned' : ''}`}
                 className="cursor-pointer"
                 onClick={toggle}
                 onKeyDown={(event) => {
@@ -96,6 +96,7 @@ export function StackElevation({ school }: { school: SchoolReport }) {
                     <tspan className="figure" dx={8}>
                       {short(layer.thicknessMm)}
                     </tspan>
+                    {pinned[layer.index - 1] && <tspan dx={6}>⚲</tspan>}
                   </text>
                 )}
               </g>

@@ -107,13 +107,14 @@ describe('the section', () => {
     foamMm: number,
     layer: number,
     onBase = true,
-  ): SectionSample => ({ alongMm, onBase, groundMm, targetMm, foamMm, layer });
+    cutOut: readonly number[] = [],
+  ): SectionSample => ({ alongMm, onBase, groundMm, targetMm, foamMm, layer, cutOut });
   const layer = {
     ...({} as Parameters<typeof sectionPaths>[1][number]),
     index: 1,
     bottomMm: 0,
     topMm: 20,
-    outlineAtMm: 10,
+    outlineAtMm: [10],
   };
   const draw = (samples: SectionSample[]) =>
     sectionPaths(
@@ -137,9 +138,15 @@ describe('the section', () => {
     expect(ground).toBe('M0 -15L1 -15L2 -8L3 -8');
   });
 
+  it('draws what is cut out of a layer over its whole thickness', () => {
+    const hollow = [1, 2].map((at) => sample(at, 40, 37, 20, 1, true, [1]));
+    expect(draw([sample(0, 40, 37, 20, 1), ...hollow]).cutOut).toBe('M1 -20L2 -20L2 0L1 0Z');
+  });
+
   it('draws nothing off the base', () => {
     expect(draw([sample(0, 9, 6, 0, 0, false), sample(1, 9, 6, 0, 0, false)])).toEqual({
       foam: [{ layer: 1, path: '' }],
+      cutOut: '',
       carve: '',
       fill: '',
       skin: '',

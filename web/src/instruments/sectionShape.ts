@@ -3,6 +3,8 @@ import type { LayerReport, SectionSample } from '@hosket/core';
 /** A drawn part of the section: an area or line as an SVG path. */
 export interface SectionPaths {
   foam: { layer: number; path: string }[];
+  /** What is cut out of layers: rings and hollow cores. */
+  cutOut: string;
   carve: string;
   fill: string;
   skin: string;
@@ -57,6 +59,15 @@ export function sectionPaths(
       up,
     ),
   }));
+  const cutOut = layers.map(({ index, bottomMm, topMm }) =>
+    band(
+      samples,
+      () => bottomMm,
+      (s) => (s.cutOut.includes(index) ? topMm : bottomMm),
+      across,
+      up,
+    ),
+  );
   const carved = layers.map(({ index, bottomMm, topMm }) =>
     band(
       samples,
@@ -69,6 +80,7 @@ export function sectionPaths(
   const line = samples.filter((s) => s.onBase).map((s) => `${tenth(across(s.alongMm))} ${tenth(up(s.groundMm))}`);
   return {
     foam,
+    cutOut: cutOut.join(''),
     carve: carved.join(''),
     fill: band(
       samples,

@@ -16,8 +16,13 @@ interface ViewState {
   snapping: boolean;
   /** What dragging the two points of the picture under the plan does. */
   placing: 'no' | 'points' | 'picture';
+  /** What the view of layers shows. */
+  layersPage: LayersPage;
   demoNoticeSeen: boolean;
 }
+
+export const layersPages = ['stack', 'levels', 'other stacks', 'how it is built', 'shed', 'gluing'] as const;
+export type LayersPage = (typeof layersPages)[number];
 
 /** How this browser likes to see things; no part of any project. */
 export const useView = create<ViewState>()(
@@ -31,6 +36,7 @@ export const useView = create<ViewState>()(
       figureMm: 32,
       snapping: true,
       placing: 'no',
+      layersPage: 'stack',
       demoNoticeSeen: false,
     }),
     {

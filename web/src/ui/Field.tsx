@@ -217,20 +217,22 @@ interface NumberOrNoneProps {
   value: number | null;
   least: number;
   most: number;
+  /** What no number means. */
+  none?: string;
   onValue: (value: number | null) => void;
 }
 
 /** A number that may be left open. */
-export function NumberOrNoneField({ label, unit, value, least, most, onValue }: NumberOrNoneProps) {
+export function NumberOrNoneField({ label, unit, value, least, most, none = 'no limit', onValue }: NumberOrNoneProps) {
   return (
     <ReadField<number | null>
       label={label}
       narrow
       inputMode="decimal"
-      text={value === null ? 'no limit' : `${value} ${unit}`}
+      text={value === null ? none : `${value} ${unit}`}
       read={(text) => {
         const clean = text.replace(unit, '').replace(',', '.').trim();
-        if (!clean || clean === 'no limit') return { ok: true, value: null };
+        if (!clean || clean === none) return { ok: true, value: null };
         const number = Number(clean);
         if (!Number.isFinite(number)) return { ok: false, why: 'Write a number, or leave it empty.' };
         if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };

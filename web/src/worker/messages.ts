@@ -1,4 +1,15 @@
-import type { Grid, Judging, PlanReport, Project, Ring, Suggestion, ZoneMap } from '@hosket/core';
+import type {
+  Grid,
+  HandLayer,
+  Judging,
+  PlanReport,
+  Project,
+  Ring,
+  School,
+  SchoolReport,
+  Suggestion,
+  ZoneMap,
+} from '@hosket/core';
 import { z } from 'zod';
 
 /** Asks for the plan of a project. A later ticket replaces an earlier one. */
@@ -7,6 +18,14 @@ export interface PlanRequest {
   project: Project;
   /** Zones by the rules of the trade are asked for, instead of a plan. */
   suggest?: boolean;
+  /** Other stacks are to be taken to their days and money, instead of a plan. */
+  weigh?: Weighed['asked'];
+}
+
+/** Stacks that were asked for, and what they come to; null for one that cannot be laid. */
+export interface Weighed {
+  asked: { school: School; layers: readonly HandLayer[] }[];
+  reports: (SchoolReport | null)[];
 }
 
 /** A project as workers need it: without the picture under the plan, which is large and changes nothing. */
@@ -31,11 +50,14 @@ export interface Fields {
   target: Grid;
   outline: Ring;
   zones: ZoneMap;
+  /** By node, the area of the base that is built in a way of its own; null where there is only one. */
+  areas: Uint8Array | null;
 }
 
 export type PlanAnswer = { ticket: number } & (
   | { kind: 'plan'; report: PlanReport; fields: Fields | null; near: boolean }
   | { kind: 'suggestion'; suggestion: Suggestion }
+  | { kind: 'weighed'; weighed: Weighed }
   | { kind: 'failed'; why: string }
 );
 
@@ -49,5 +71,6 @@ export const answerSchema = z.discriminatedUnion('kind', [
     near: z.boolean(),
   }),
   z.object({ ticket: z.number(), kind: z.literal('suggestion'), suggestion: z.custom<Suggestion>() }),
+  z.object({ ticket: z.number(), kind: z.literal('weighed'), weighed: z.custom<Weighed>() }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),
 ]);

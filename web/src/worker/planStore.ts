@@ -1,10 +1,10 @@
-import type { PlanReport, Project, SchoolReport, Suggestion } from '@hosket/core';
+import type { PlanReport, Project, StackReport, Suggestion } from '@hosket/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
 import { projectStore } from '../store/projectStore.ts';
 import { dropDraft, useDraft } from './draftStore.ts';
-import { answerSchema, bare, type Fields, type PlanRequest } from './messages.ts';
+import { answerSchema, bare, type Fields, type PlanRequest, type Weighed } from './messages.ts';
 
 interface PlanState {
   report: PlanReport | null;
@@ -14,14 +14,21 @@ interface PlanState {
   failed: string | null;
   /** Zones that the rules of the trade would lay on this ground; gone with the next change. */
   suggestion: Suggestion | null;
+  /** Other stacks that were asked for; gone with the next change. */
+  weighed: Weighed | null;
 }
 
-let askFor: ((project: Project) => void) | null = null;
+let askFor: ((project: Project, what: Pick<PlanRequest, 'suggest' | 'weigh'>) => void) | null = null;
 
 /** Asks for zones by the rules of the trade; they come as `suggestion`. */
 export const askSuggestion = (): void => {
   const { project } = projectStore.getState();
-  if (project) askFor?.(project);
+  if (project) askFor?.(project, { suggest: true });
+};
+/** Asks what other stacks come to in days and money; it comes as `weighed`. */
+export const askWeighed = (weigh: Weighed['asked']): void => {
+  const { project } = projectStore.getState();
+  if (project) askFor?.(project, { weigh });
 };
 export const dropSuggestion = (): void => usePlan.setState({ suggestion: null });
 
@@ -32,6 +39,7 @@ export const usePlan = create<PlanState>(() => ({
   behind: false,
   failed: null,
   suggestion: null,
+  weighed: null,
 }));
 
 /** Keeps the plan in step with the open project. Gives a function that stops it. */
@@ -40,12 +48,12 @@ export function startPlanning(): () => void {
   let ticket = 0;
   const ask = (project: Project) => {
     ticket++;
-    usePlan.setState({ behind: true, suggestion: null });
+    usePlan.setState({ behind: true, suggestion: null, weighed: null });
     worker.postMessage({ ticket, project: bare(project) } satisfies PlanRequest);
   };
-  askFor = (project) => {
+  askFor = (project, what) => {
     ticket++;
-    worker.postMessage({ ticket, project: bare(project), suggest: true } satisfies PlanRequest);
+    worker.postMessage({ ticket, project: bare(project), ...what } satisfies PlanRequest);
   };
   worker.onmessage = ({ data }) => {
     const answer = answerSchema.parse(data);
@@ -60,6 +68,8 @@ export function startPlanning(): () => void {
       if (!usePreview.getState().latest) dropDraft();
     } else if (answer.kind === 'suggestion') {
       if (answer.ticket === ticket) usePlan.setState({ suggestion: answer.suggestion });
+    } else if (answer.kind === 'weighed') {
+      if (answer.ticket === ticket) usePlan.setState({ weighed: answer.weighed });
     } else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });
   };
   worker.onerror = (event) => usePlan.setState({ failed: event.message || 'The planner stopped.', behind: false });
@@ -81,9 +91,8 @@ export function startPlanning(): () => void {
   };
 }
 
-/** The stack of the chosen school, once there is a plan. */
-export const chosenSchool = (report: PlanReport): SchoolReport =>
-  report.schools.find(({ school }) => school === report.chosen) ?? report.schools[0];
+/** The stack that is built, once there is a plan. */
+export const chosenSchool = (report: PlanReport): StackReport => report.stack;
 
 /** The fields that drawings are made from: the draft of a drag under way, or those of the newest plan. */
 export function useFields(): Fields | null {

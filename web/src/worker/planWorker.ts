@@ -9,6 +9,7 @@ let newest = 0;
 let sentGround: unknown;
 let sentTarget: unknown;
 let sentZones: unknown;
+let sentAreas: unknown;
 
 /** Lets waiting messages in, so that a newer request is seen between pieces of work. */
 const breath = () =>
@@ -38,13 +39,14 @@ async function runFor(ticket: number, project: Project, quick: boolean): Promise
   }
 }
 
-function answerWith(ticket: number, { report, ground, target, zones, near }: Plan): void {
-  const fresh = ground !== sentGround || target !== sentTarget || zones !== sentZones;
+function answerWith(ticket: number, { report, ground, target, zones, areas, near }: Plan): void {
+  const fresh = ground !== sentGround || target !== sentTarget || zones !== sentZones || areas !== sentAreas;
   sentGround = ground;
   sentTarget = target;
   sentZones = zones;
+  sentAreas = areas;
   const fields = fresh
-    ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline, zones }
+    ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline, zones, areas: areas.node }
     : null;
   answer(
     { ticket, kind: 'plan', report, fields, near },
@@ -60,7 +62,18 @@ self.onmessage = async ({ data }: MessageEvent<PlanRequest>) => {
     if (!read.ok) return answer({ ticket, kind: 'failed', why: `${read.fault.message} ${read.fault.remedy}` });
     if (data.suggest) {
       const exact = await runFor(ticket, read.value, false);
-      if (exact) answer({ ticket, kind: 'suggestion', suggestion: suggestedZones(read.value, exact.ground) });
+      if (!exact) return;
+      // A plan under way was given up for this.
+      answerWith(ticket, exact);
+      answer({ ticket, kind: 'suggestion', suggestion: suggestedZones(read.value, exact.ground) });
+      return;
+    }
+    if (data.weigh) {
+      const exact = await runFor(ticket, read.value, false);
+      if (!exact) return;
+      const reports = data.weigh.map(({ school, layers }) => exact.weigh(school, layers));
+      answerWith(ticket, exact);
+      answer({ ticket, kind: 'weighed', weighed: { asked: data.weigh, reports } });
       return;
     }
     // First what a change near by comes to; then, where that was taken up from the ground before, the exact plan.

@@ -27,10 +27,12 @@ interface Props {
   onLook: (look: Look) => void;
   section: string;
   scale: number | null;
+  /** Only what stands in the model and how far apart. */
+  short?: boolean;
 }
 
 /** What stands in the model, where the light comes from, and where one looks from. */
-export function ModelTools({ look, onLook, section, scale }: Props) {
+export function ModelTools({ look, onLook, section, scale, short }: Props) {
   const say = useSay();
   const eyeOf = (metres: number) => (metres * 1000) / (scale ?? 1);
   const current = eyes.find(({ metres }) => scale !== null && look.eyeMm === eyeOf(metres));
@@ -56,43 +58,47 @@ export function ModelTools({ look, onLook, section, scale }: Props) {
         text={say.mm(look.pulled)}
         onValue={(pulled) => onLook({ ...look, pulled })}
       />
-      <Slide
-        label="Light from"
-        value={look.lightSide}
-        most={359}
-        step={15}
-        text={sideWords(look.lightSide)}
-        onValue={(lightSide) => onLook({ ...look, lightSide })}
-      />
-      <Slide
-        label="Light stands"
-        value={look.lightHeight}
-        least={10}
-        most={85}
-        step={5}
-        text={`${look.lightHeight}° up`}
-        onValue={(lightHeight) => onLook({ ...look, lightHeight })}
-      />
-      <div className="w-[158px]">
-        <ChoiceField
-          label="Look from"
-          value={current?.name ?? 'outside'}
-          options={[
-            { value: 'outside', text: 'outside' },
-            ...(scale === null
-              ? []
-              : eyes.map(({ name, metres }) => ({
-                  value: name,
-                  text: `${name} (${say.mm(eyeOf(metres))}), ${section} from its left`,
-                }))),
-          ]}
-          onValue={(name) => {
-            const eye = eyes.find((candidate) => candidate.name === name);
-            onLook({ ...look, eyeMm: eye ? eyeOf(eye.metres) : null });
-          }}
-        />
-      </div>
-      {scale === null && <span className="pb-1 text-muted">Set a scale in Brief to stand in the model.</span>}
+      {!short && (
+        <>
+          <Slide
+            label="Light from"
+            value={look.lightSide}
+            most={359}
+            step={15}
+            text={sideWords(look.lightSide)}
+            onValue={(lightSide) => onLook({ ...look, lightSide })}
+          />
+          <Slide
+            label="Light stands"
+            value={look.lightHeight}
+            least={10}
+            most={85}
+            step={5}
+            text={`${look.lightHeight}° up`}
+            onValue={(lightHeight) => onLook({ ...look, lightHeight })}
+          />
+          <div className="w-[158px]">
+            <ChoiceField
+              label="Look from"
+              value={current?.name ?? 'outside'}
+              options={[
+                { value: 'outside', text: 'outside' },
+                ...(scale === null
+                  ? []
+                  : eyes.map(({ name, metres }) => ({
+                      value: name,
+                      text: `${name} (${say.mm(eyeOf(metres))}), ${section} from its left`,
+                    }))),
+              ]}
+              onValue={(name) => {
+                const eye = eyes.find((candidate) => candidate.name === name);
+                onLook({ ...look, eyeMm: eye ? eyeOf(eye.metres) : null });
+              }}
+            />
+          </div>
+        </>
+      )}
+      {!short && scale === null && <span className="pb-1 text-muted">Set a scale in Brief to stand in the model.</span>}
     </div>
   );
 }

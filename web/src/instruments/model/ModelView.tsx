@@ -1,7 +1,7 @@
 import { baseOutline, baseSize, heightAt, type PlanReport, type Project } from '@hosket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShown } from '../../store/preview.ts';
-import { useView } from '../../store/viewStore.ts';
+import { usePicked, useView } from '../../store/viewStore.ts';
 import type { Fields } from '../../worker/messages.ts';
 import { chosenSchool, useFields, usePlan } from '../../worker/planStore.ts';
 import { offerModelPicture } from '../picture.ts';
@@ -13,13 +13,13 @@ import { createStage, type Stage } from './stage.ts';
 import { skirtGeometry, terrainGeometry } from './terrain.ts';
 
 /** The finished ground as one would walk round it. */
-export default function ModelView() {
+export default function ModelView({ start, tools = true }: { start?: Partial<Look>; tools?: boolean }) {
   const project = useShown();
   const report = usePlan((state) => state.report);
   const fields = useFields();
   const section = useSectionLine();
   const theme = useView((view) => view.theme);
-  const [look, setLook] = useState<Look>(defaultLook);
+  const [look, setLook] = useState<Look>({ ...defaultLook, ...start });
   const [room, width, height] = useSize();
   const canvas = useRef<HTMLCanvasElement>(null);
   const [stage, setStage] = useState<Stage | null>(null);
@@ -51,9 +51,10 @@ export default function ModelView() {
   }, [stage, theme]);
   useEffect(() => stage?.light(look.lightSide, look.lightHeight), [stage, look.lightSide, look.lightHeight]);
   const { pulled, show } = look;
+  const picked = usePicked((state) => state.layer);
   const pieces = useMemo(
-    () => (fields && report && stage ? piecesOf(project, report, fields, { pulled, show }) : []),
-    [project, report, fields, pulled, show, stage],
+    () => (fields && report && stage ? piecesOf(project, report, fields, { pulled, show }, picked) : []),
+    [project, report, fields, pulled, show, picked, stage],
   );
   useEffect(() => stage?.show(pieces), [stage, pieces]);
   const outside = look.eyeMm === null;
@@ -70,7 +71,7 @@ export default function ModelView() {
 
   return (
     <div className="absolute inset-0 flex flex-col">
-      <ModelTools look={look} onLook={setLook} section={section.name} scale={project.scale} />
+      <ModelTools look={look} onLook={setLook} section={section.name} scale={project.scale} short={!tools} />
       <div ref={room} className="relative min-h-0 flex-1" data-picture="model">
         {missing ? (
           <p className="max-w-prose p-4">
@@ -96,6 +97,7 @@ function piecesOf(
   report: PlanReport,
   fields: Fields,
   { pulled, show }: Pick<Look, 'pulled' | 'show'>,
+  picked: number | null,
 ): Piece[] {
   const { depthMm } = baseSize(project.base);
   const outline = baseOutline(project.base);
@@ -104,7 +106,7 @@ function piecesOf(
   const pieces: Piece[] = [
     { geometry: plate(outline, [], -project.base.board.thicknessMm, 0, depthMm), colour: '#8d8271' },
   ];
-  if (pulled > 0 || show === 'sheets') pieces.push(...layerPieces(layers, pulled, depthMm));
+  if (pulled > 0 || show === 'sheets') pieces.push(...layerPieces(layers, pulled, picked, depthMm));
   if (show !== 'sheets') {
     const through = show === 'through';
     pieces.push({

@@ -58,12 +58,17 @@ export const plate = (
     fromMm,
   );
 
-/** Sheets as they are cut, each lifted by its place in the stack times `apartMm`. */
-export const layerPieces = (layers: readonly LayerReport[], apartMm: number, depthMm: number): Piece[] =>
+/** Sheets as they are cut, each lifted by its place in the stack times `apartMm`; the picked one stands out. */
+export const layerPieces = (
+  layers: readonly LayerReport[],
+  apartMm: number,
+  picked: number | null,
+  depthMm: number,
+): Piece[] =>
   layers.flatMap(({ index, bottomMm, topMm, pieces }) =>
     pieces.map(({ outer, holes }) => ({
       geometry: plate(outer, holes, bottomMm + index * apartMm, topMm + index * apartMm, depthMm),
-      colour: index % 2 ? '#ddd8cf' : '#bcb5a7',
+      colour: index === picked ? '#c4826c' : index % 2 ? '#ddd8cf' : '#bcb5a7',
     })),
   );
 

@@ -2,6 +2,7 @@ import { baseSize, formatScale } from '@hosket/core';
 import { EnvelopeDrawing } from '../../instruments/EnvelopeDrawing.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
+import { SheetTable } from '../shed/SheetTable.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { Allows } from './Allows.tsx';
 import { BaseFields } from './BaseFields.tsx';
@@ -10,7 +11,6 @@ import { DistanceFields } from './DistanceFields.tsx';
 import { EnvelopeFields } from './EnvelopeFields.tsx';
 import { LimitsFields } from './LimitsFields.tsx';
 import { SetFields } from './SetFields.tsx';
-import { SheetTable } from './SheetTable.tsx';
 import { TestPiece } from './TestPiece.tsx';
 import { WorkFields } from './WorkFields.tsx';
 

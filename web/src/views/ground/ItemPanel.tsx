@@ -1,4 +1,4 @@
-import { type Item, isLandform, kindWords, sayWork } from '@hosket/core';
+import { type Item, isLandform, kindWords, sayTolerance, sayWork } from '@hosket/core';
 import { Check } from 'lucide-react';
 import { pickItem, useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -44,8 +44,11 @@ export function ItemPanel({ item }: { item: Item }) {
               <Line name="Foam there" remark={sayWork(level, units)}>
                 <Figure text={say.mm(level.foamThereMm)} />
               </Line>
-              <Line name="The joint may lie off by" remark={`${say.mm(level.errorWorstMm)} if all sheets err alike`}>
-                <Figure text={say.mm(level.errorMixedMm)} />
+              <Line
+                name="The joint may lie off by"
+                remark={`${sayTolerance(level.errorWorst, units)} if all sheets err alike`}
+              >
+                <Figure text={sayTolerance(level.errorMixed, units)} />
               </Line>
             </div>
           ))}

@@ -1,7 +1,5 @@
-import { glues, type LayerReport, type Project, type SchoolReport, sayHours } from '@hosket/core';
+import { glues, type Project, type SchoolReport, type StackReport, sayHours } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
-import { pickLayer } from '../../store/viewStore.ts';
-import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
@@ -11,14 +9,21 @@ const change = (next: Partial<Stacking>) => edit((p) => ({ ...p, stacking: { ...
 const cost = (next: Partial<Stacking['costs']>) =>
   edit((p) => ({ ...p, stacking: { ...p.stacking, costs: { ...p.stacking.costs, ...next } } }));
 
-/** The amounts the stack decides; or the picked layer. */
-export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?: LayerReport }) {
+const counted = [
+  { key: 'perLayerMin', label: 'A layer costs', most: 1000 },
+  { key: 'carveMinPerL', label: 'A litre carved', most: 10000 },
+  { key: 'fillMinPerL', label: 'A litre filled', most: 10000 },
+  { key: 'offMinPerMm', label: 'A millimetre off a joint', most: 1000 },
+  { key: 'minPerMoney', label: 'One of the currency', most: 1000 },
+  { key: 'minPerKg', label: 'A kilogram', most: 10000 },
+] as const;
+
+/** The amounts the stack decides. */
+export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
   const report = usePlan((state) => state.report);
-  const { stacking, sheets } = useProject();
+  const { stacking, currency } = useProject();
   const say = useSay();
   const stages = report?.takeoff.filter(({ stage }) => stage === 'cut' || stage === 'glue') ?? [];
-  if (layer)
-    return <OneLayer layer={layer} sheetName={sheets.find(({ id }) => id === layer.sheetId)?.name ?? 'sheet'} />;
   return (
     <>
       {stages.flatMap(({ stage, materials }) =>
@@ -31,6 +36,21 @@ export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?:
       <Line name="To fill" remark="before the skin">
         <Figure text={say.volume(school.fillMl)} />
       </Line>
+      {school.hollowMl >= 0.5 && (
+        <Line name="To carve out" remark="for voids and laid-in things">
+          <Figure text={say.volume(school.hollowMl)} />
+        </Line>
+      )}
+      {school.cutOutMl >= 0.5 && (
+        <Line name="Saved by hollowing" remark={`${say.mass(school.savedG)} of foam`}>
+          <Figure text={say.volume(school.cutOutMl)} />
+        </Line>
+      )}
+      {school.totals.bought > 0 && (
+        <Line name="To buy, by area">
+          <Figure text={`${school.totals.bought.toFixed(2)} ${currency}`} />
+        </Line>
+      )}
       <Line
         name="Foam left"
         remark={`weighs ${say.mass(school.foamMassG.likely)} (${say.mass(school.foamMassG.low)}–${say.mass(school.foamMassG.high)})`}
@@ -56,30 +76,17 @@ export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?:
             onValue={(glue) => change({ glue })}
           />
         </div>
-        <NumberField
-          label="A layer costs"
-          unit="min"
-          value={stacking.costs.perLayerMin}
-          least={0}
-          most={1000}
-          onValue={(perLayerMin) => cost({ perLayerMin })}
-        />
-        <NumberField
-          label="A litre carved"
-          unit="min"
-          value={stacking.costs.carveMinPerL}
-          least={0}
-          most={10000}
-          onValue={(carveMinPerL) => cost({ carveMinPerL })}
-        />
-        <NumberField
-          label="A litre filled"
-          unit="min"
-          value={stacking.costs.fillMinPerL}
-          least={0}
-          most={10000}
-          onValue={(fillMinPerL) => cost({ fillMinPerL })}
-        />
+        {counted.map(({ key, label, most }) => (
+          <NumberField
+            key={key}
+            label={label}
+            unit="min"
+            value={stacking.costs[key]}
+            least={0}
+            most={most}
+            onValue={(value) => cost({ [key]: value })}
+          />
+        ))}
         <MeasureField
           label="Least step worth a sheet"
           value={stacking.leastStepMm}
@@ -96,8 +103,10 @@ export function LayersTakeoff({ school, layer }: { school: SchoolReport; layer?:
         />
       </fieldset>
       <p className="mt-2 text-xs text-muted">
-        The stack costs least of all stacks these sheets allow, {Math.round(school.costMin)} min by these figures.
-        Filling counts dear because it must dry; no more than 15 mm is left to paste on top while there are sheets.
+        This stack costs {Math.round(school.costMin)} min by these figures; the cheapest of its school{' '}
+        {Math.round(school.best.costMin)}. Filling counts dear because it must dry; no more than 15 mm is left to paste
+        on top while there are sheets. Foam is counted by area over the part of a sheet that becomes pieces, until
+        cutting is planned.
       </p>
     </>
   );
@@ -113,39 +122,5 @@ function SheetsWorth({ school }: { school: SchoolReport }) {
     <Line name="These sheets are worth" remark="whole sheets, as priced in Brief">
       <Figure text={`${worth.toFixed(2)} ${currency}`} />
     </Line>
-  );
-}
-
-function OneLayer({ layer, sheetName }: { layer: LayerReport; sheetName: string }) {
-  const say = useSay();
-  return (
-    <>
-      <Line name="Sheet">{sheetName}</Line>
-      <Line name="Lies from">
-        <Figure text={say.mm(layer.bottomMm)} />
-      </Line>
-      <Line name="to">
-        <Figure text={say.mm(layer.topMm)} />
-      </Line>
-      <Line name="Outline follows the foam line at">
-        <Figure text={say.mm(layer.outlineAtMm)} />
-      </Line>
-      <Line name="Footprint" remark={`${layer.pieces.length} ${layer.pieces.length === 1 ? 'piece' : 'pieces'}`}>
-        <Figure text={say.area(layer.areaMm2)} />
-      </Line>
-      <Line name="Outline to cut">
-        <Figure text={say.mm(layer.outlineMm)} />
-      </Line>
-      <Line name="To carve off it">
-        <Figure text={say.volume(layer.carveMl)} />
-      </Line>
-      <Line name="To fill round it">
-        <Figure text={say.volume(layer.fillMl)} />
-      </Line>
-      <Line name="From one sheet">{layer.fitsWhole ? 'yes, whole' : 'no, join two'}</Line>
-      <Button className="mt-3" onClick={() => pickLayer(null)}>
-        All layers
-      </Button>
-    </>
   );
 }

@@ -1,6 +1,6 @@
-import { type SchoolReport, sayClock, sayHours, sayMinutes } from '@hosket/core';
+import { type SchoolReport, type StackReport, sayClock, sayHours, sayMinutes } from '@hosket/core';
 import { RadioGroup } from 'radix-ui';
-import { edit, useProject } from '../../store/projectStore.ts';
+import { edit } from '../../store/projectStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 
 const notes: Record<SchoolReport['school'], string> = {
@@ -9,16 +9,18 @@ const notes: Record<SchoolReport['school'], string> = {
   'build up': 'layers stop inside, paste fills the steps',
 };
 
-/** The three schools side by side, one of them chosen. */
-export function Schools({ schools }: { schools: readonly SchoolReport[] }) {
-  const { stacking } = useProject();
+/** The three schools side by side with the cheapest stack of each, one of them chosen. */
+export function Schools({ schools, stack }: { schools: readonly SchoolReport[]; stack: StackReport }) {
   const say = useSay();
   return (
     <RadioGroup.Root
       aria-label="School of stacking"
-      value={stacking.school}
+      value={stack.school}
       onValueChange={(school) =>
-        edit((p) => ({ ...p, stacking: { ...p.stacking, school: school as SchoolReport['school'] } }))
+        edit((p) => ({
+          ...p,
+          stacking: { ...p.stacking, school: school as SchoolReport['school'], wish: 'least cost' },
+        }))
       }
       className="mb-3 mt-2 grid shrink-0 grid-cols-3 border border-line bg-sheet max-[699px]:grid-cols-1"
     >
@@ -39,7 +41,7 @@ export function Schools({ schools }: { schools: readonly SchoolReport[] }) {
           >
             <span className="flex items-baseline justify-between gap-2">
               <span className="font-head text-base font-semibold first-letter:uppercase">{school.school}</span>
-              <span className="text-xs text-muted">{school.school === stacking.school ? 'chosen' : 'choose'}</span>
+              <span className="text-xs text-muted">{school.school === stack.school ? 'chosen' : 'choose'}</span>
             </span>
             <span className="mb-0.5 block text-xs text-muted">{notes[school.school]}</span>
             {rows.map(([name, value]) => (

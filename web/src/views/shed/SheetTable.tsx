@@ -8,14 +8,20 @@ import { ChoiceField, MeasureField, NumberField, ReadField, WordsField } from '.
 const materials = [
   { value: 'xps' as const, text: 'dense' },
   { value: 'eps' as const, text: 'bead' },
+  { value: 'card' as const, text: 'card' },
+  { value: 'cork' as const, text: 'cork' },
+  { value: 'own' as const, text: 'own' },
 ];
+
+/** What an own stuff begins with: light and closed, as most sheets are. */
+const ownStuff = { name: 'Own stuff', densityKgM3: 40, vapourResistance: 60 };
 
 /** The sheets in the shed. Thickness as measured wins over thickness as sold. */
 export function SheetTable() {
   const { sheets, currency } = useProject();
   const heads = ['Name', 'Foam', 'Sold as', 'Measured', 'Width', 'Length', 'Sheets', `Each, ${currency}`, ''];
   return (
-    <section className="mt-6">
+    <section aria-label="Sheets in the shed" className="mt-2">
       <h2 className="mb-1 text-base">Sheets in the shed</h2>
       <table className="w-full border-collapse text-sm">
         <thead>
@@ -58,7 +64,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           label={`Foam of ${name}`}
           value={sheet.material}
           options={materials}
-          onValue={(material) => change({ material })}
+          onValue={(material) => change({ material, own: material === 'own' ? (sheet.own ?? ownStuff) : null })}
         />
       </td>
       <td className={cell}>

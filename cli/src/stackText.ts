@@ -1,0 +1,112 @@
+import {
+  formatMeasure,
+  type HandLayer,
+  type PlanReport,
+  type Project,
+  sayClock,
+  sayHours,
+  sayMinutes,
+  sayRoomWork,
+  type UnitSystem,
+} from '@hosket/core';
+import { rule, table } from './table.ts';
+
+/** More stacks than this are not printed one by one. */
+const MOST_STACKS = 24;
+
+/** The stack that is built, what else could be built, and the order of gluing. */
+export function stackText(project: Project, report: PlanReport, system: UnitSystem): string {
+  const mm = (value: number) => formatMeasure('length', value, system);
+  const ml = (value: number) => formatMeasure('volume', value, system);
+  const cm2 = (value: number) => formatMeasure('area', value, system, 0);
+  const grams = (value: number) => formatMeasure('mass', value, system);
+  const name = (id: string) => project.sheets.find((sheet) => sheet.id === id)?.name || id;
+  const layerName = ({ sheetIds, sliceMm }: HandLayer) =>
+    `${sheetIds.map(name).join(' + ')}${sliceMm === null ? '' : ` sliced to ${mm(sliceMm)}`}`;
+  const { stack, front } = report;
+  const lines: string[] = [];
+
+  lines.push(rule(`Stack, ${stack.school}${stack.byHand ? ', by hand' : ''}`));
+  lines.push(
+    table([
+      ['layer', 'sheet', 'from', 'to', 'area', 'outline', 'from one sheet'],
+      ...[...stack.layers]
+        .reverse()
+        .map((layer) => [
+          `${layer.index}${stack.pinned[layer.index - 1] ? ' (pinned)' : ''}`,
+          layerName(stack.written[layer.index - 1]),
+          mm(layer.bottomMm),
+          mm(layer.topMm),
+          cm2(layer.areaMm2),
+          mm(layer.outlineMm),
+          layer.fitsWhole ? 'yes' : 'no, join two',
+        ]),
+    ]),
+  );
+  lines.push(
+    `  carve ${ml(stack.carveMl)}, fill ${ml(stack.fillMl)}, foam left ${ml(stack.foamLeftMl)} (${grams(stack.foamMassG.likely)})\n`,
+  );
+  if (stack.cutOutMl > 0.5)
+    lines.push(`  cut out of layers ${ml(stack.cutOutMl)}, ${grams(stack.savedG)} of foam saved\n`);
+  if (stack.hollowMl > 0.5) lines.push(`  carved out for voids and laid-in things ${ml(stack.hollowMl)}\n`);
+  lines.push(`  paste: 95 % no deeper than ${mm(stack.paste.most95Mm)}, deepest ${mm(stack.paste.deepestMm)}\n`);
+  for (const { sheetId, sheets, toBuy } of stack.sheetsUsed)
+    lines.push(
+      `  ${name(sheetId)}: ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}${toBuy ? `, ${toBuy} to buy` : ''}\n`,
+    );
+  const dearer = stack.costMin - stack.best.costMin;
+  lines.push(
+    `  costs ${Math.round(stack.costMin)} min by the stated figures${Math.abs(dearer) >= 0.5 ? `, ${Math.round(dearer)} min more than the cheapest of this school` : ''}\n`,
+  );
+
+  lines.push(rule('The three schools'));
+  lines.push(
+    table([
+      ['school', 'layers', 'carve', 'fill', 'hands-on', 'paste dry after', 'dry base'],
+      ...report.schools.map((school) => [
+        school.school,
+        String(school.layers.length),
+        ml(school.carveMl),
+        ml(school.fillMl),
+        sayMinutes(school.handsOnMin),
+        sayHours(school.pasteDryHours.likely),
+        school.finish ? sayClock(school.finish.likely) : 'no bench hours',
+      ]),
+    ]),
+  );
+
+  const unbeaten = front.proposals.filter(({ beaten, names }) => !beaten || names.length);
+  const shown = [...unbeaten].sort((a, b) => b.names.length - a.names.length || a.costMin - b.costMin);
+  lines.push(rule('Stacks worth having'));
+  lines.push(
+    table([
+      ['best in', 'school', 'layers', 'carve', 'fill', 'bought', 'dry after', 'foam and paste', 'cost, min'],
+      ...shown
+        .slice(0, MOST_STACKS)
+        .map(({ names, school, totals, dryHours, costMin }) => [
+          names.join(', ') || '-',
+          school,
+          String(totals.layers),
+          ml(totals.carveMl),
+          ml(totals.fillMl),
+          totals.bought.toFixed(2),
+          sayHours(dryHours),
+          grams(totals.massG),
+          String(Math.round(costMin)),
+        ]),
+    ]),
+  );
+  const more = shown.length - MOST_STACKS;
+  if (more > 0) lines.push(`  and ${more} more\n`);
+  if (!front.complete) lines.push('  not every stack was weighed: there are too many\n');
+
+  lines.push(rule('Order of gluing'));
+  for (const layer of stack.layers) {
+    const dowels = layer.dowels.map(([x, y]) => `${mm(x)}, ${mm(y)}`).join(' and ');
+    lines.push(
+      `  ${layer.index}. ${layerName(stack.written[layer.index - 1])} on ${layer.index === 1 ? 'the board' : `layer ${layer.index - 1}`}${dowels ? `, dowels at ${dowels}` : ''}\n`,
+    );
+    for (const work of layer.works) lines.push(`     ${sayRoomWork(work, system)}\n`);
+  }
+  return lines.join('');
+}

@@ -1,0 +1,247 @@
+import { stackDryHours } from '../drying/index.ts';
+import {
+  limitsOf,
+  modelFor,
+  most95Guess,
+  pinnedOf,
+  type StackGround,
+  weightsOf,
+  wishWeights,
+} from '../layers/index.ts';
+import { type HandLayer, type Project, type School, schools, type Wish, wishes } from '../project/index.ts';
+import {
+  cheapest,
+  costOf,
+  type Found,
+  frontOf,
+  type Graph,
+  graphOf,
+  handOf,
+  layByHand,
+  missingFor,
+  nearestJoints,
+  type Shortage,
+  type StackModel,
+  type Step,
+  shortagesOf,
+  type Totals,
+  totalsOf,
+} from '../stack/index.ts';
+
+/** A stack that could be built, by what it comes to. */
+export interface Proposal {
+  school: School;
+  steps: Step[];
+  layers: HandLayer[];
+  totals: Totals;
+  costMin: number;
+  /** Hours of glue and paste alone, estimated from the curve of heights. */
+  dryHours: number;
+  /** What a builder may wish for that it is the best in. */
+  names: Wish[];
+  /** Another is no worse in anything and better in something. */
+  beaten: boolean;
+}
+
+/** The stack that is built, and how it was come by. */
+export interface Chosen {
+  school: School;
+  model: StackModel;
+  steps: Step[];
+  costMin: number;
+  byHand: boolean;
+  /** The cheapest of the same school with nothing pinned and nothing by hand. */
+  best: { steps: Step[]; totals: Totals; costMin: number };
+  /** Written layers (from 0) that reach no ground, and such as cannot be cut any more. */
+  idle: number[];
+  unknown: number[];
+  shortages: Shortage[];
+  exact: boolean;
+  limitsLost: boolean;
+  pinsLost: boolean;
+}
+
+/** What could be built. */
+export interface Offers {
+  proposals: Proposal[];
+  /** Whether every stack was weighed. */
+  complete: boolean;
+}
+
+/** Every choice about stacks over one foam target. */
+export interface Choice extends Offers {
+  chosen: Chosen;
+  bySchool: { school: School; model: StackModel; found: Found }[];
+  /** What the shed lacks for the cheapest stack, were there sheets enough; empty where the stack reaches high enough. */
+  missing: { steps: Step[]; shortages: Shortage[] } | null;
+  /** Levels that should fall on a joint, with the nearest joints that any stack of the school reaches. */
+  joints: { itemId: string; part: string; belowMm: number; aboveMm: number | null }[];
+}
+
+/** One school with every stack that can be built in it. */
+export interface Track {
+  school: School;
+  model: StackModel;
+  graph: Graph;
+}
+
+export const tracksOf = (project: Project, ground: StackGround): Track[] =>
+  schools.map((school) => {
+    const model = modelFor(project, ground, school);
+    return { school, model, graph: graphOf(model, pinnedOf(project, model)) };
+  });
+
+/** Chooses stacks for a project: a cheapest one for each school, and the one that is built. */
+export function chooseFor(project: Project, ground: StackGround, tracks: readonly Track[], front: Offers): Choice {
+  const weights = weightsOf(project.stacking);
+  const limits = limitsOf(project.stacking);
+  const bySchool = tracks.map(({ school, model, graph }) => {
+    const found = cheapest(graph, weights, limits);
+    return { school, model, found: { ...found, costMin: costOf(model, found.steps, weights) } };
+  });
+  const chosen = chosenOf(project, tracks, bySchool, front.proposals);
+  const low = totalsOf(chosen.model, chosen.steps).tooLowMm > 0 || chosen.shortages.length > 0;
+  const { graph } = trackOf(tracks, chosen.school);
+  return {
+    ...front,
+    chosen,
+    bySchool,
+    missing: low ? missingFor(chosen.model, weights) : null,
+    joints: project.stack.onJoint.flatMap(({ itemId, part }) => {
+      const level = ground.levels.find((place) => place.itemId === itemId && place.part === part);
+      return level ? [{ itemId, part, ...nearestJoints(graph, level.targetMm) }] : [];
+    }),
+  };
+}
+
+/** The trade-off front of all schools, and the best for each wish. */
+export function offersOf(project: Project, ground: StackGround, tracks: readonly Track[]): Offers {
+  const weights = weightsOf(project.stacking);
+  const { candidates, complete } = frontOf(tracks.map(({ school, graph }) => ({ label: school, graph })));
+  const proposals = candidates.map(({ label, steps, totals, beaten }): Proposal => {
+    const { model } = trackOf(tracks, label);
+    return proposalOf(project, ground, label, model, steps, totals, beaten, costOf(model, steps, weights));
+  });
+  for (const wish of wishes) {
+    const best = wish === 'soonest dry' ? soonestOf(proposals) : wished(project, ground, tracks, wish, proposals);
+    best?.names.push(wish);
+  }
+  return { proposals, complete };
+}
+
+const trackOf = (tracks: readonly Track[], school: School): Track =>
+  tracks.find((track) => track.school === school) ?? tracks[0];
+
+function proposalOf(
+  project: Project,
+  { slopes }: StackGround,
+  school: School,
+  model: StackModel,
+  steps: Step[],
+  totals: Totals,
+  beaten: boolean,
+  costMin: number,
+): Proposal {
+  const glued = steps.map(({ option, areaMm2 }) => ({
+    sheetId: model.pools[option.pools[0]].sheetIds[0],
+    thicknessMm: option.thicknessMm,
+    areaMm2,
+    // As if each layer were two and a half times as long as wide.
+    outlineMm: 4.4 * Math.sqrt(areaMm2),
+  }));
+  return {
+    school,
+    steps,
+    layers: steps.map(({ option }) => handOf(option, model.pools)),
+    totals,
+    costMin,
+    dryHours: stackDryHours(project, glued, most95Guess(slopes, steps)),
+    names: [],
+    beaten,
+  };
+}
+
+const soonestOf = (proposals: readonly Proposal[]): Proposal | null =>
+  proposals.reduce<Proposal | null>(
+    (best, next) =>
+      !best ||
+      next.dryHours < best.dryHours - 0.05 ||
+      (next.dryHours < best.dryHours + 0.05 && next.costMin < best.costMin)
+        ? next
+        : best,
+    null,
+  );
+
+/** The best of all schools for a wish: found exactly, and then among the listed ones, or listed with them. */
+function wished(
+  project: Project,
+  ground: StackGround,
+  tracks: readonly Track[],
+  wish: Wish,
+  proposals: Proposal[],
+): Proposal | null {
+  const weights = wishWeights(wish, project.stacking);
+  if (!weights) return null;
+  const own = wish === 'least cost' ? tracks.filter(({ school }) => school === project.stacking.school) : tracks;
+  let best: { track: Track; steps: Step[]; cost: number } | null = null;
+  for (const track of own) {
+    const { steps } = cheapest(track.graph, weights, limitsOf(project.stacking));
+    const totals = totalsOf(track.model, steps);
+    const cost = costOf(track.model, steps, weights) + 1e7 * totals.tooLowMm;
+    if (!best || cost < best.cost - 1e-9) best = { track, steps, cost };
+  }
+  if (!best) return null;
+  const { track, steps } = best;
+  const key = stepsKey(steps);
+  const listed = proposals.find(({ school, steps: other }) => school === track.school && stepsKey(other) === key);
+  if (listed) return listed;
+  const costMin = costOf(track.model, steps, weightsOf(project.stacking));
+  const added = proposalOf(
+    project,
+    ground,
+    track.school,
+    track.model,
+    steps,
+    totalsOf(track.model, steps),
+    false,
+    costMin,
+  );
+  proposals.push(added);
+  return added;
+}
+
+const stepsKey = (steps: readonly Step[]): string =>
+  steps.map(({ option }) => `${option.pools.join('+')}@${option.sliceMm ?? ''}`).join(' ');
+
+function chosenOf(
+  project: Project,
+  tracks: readonly Track[],
+  bySchool: Choice['bySchool'],
+  proposals: readonly Proposal[],
+): Chosen {
+  const { stacking, stack } = project;
+  const wished =
+    stacking.wish === 'least cost' || stack.byHand
+      ? null
+      : (proposals.find(({ names }) => names.includes(stacking.wish)) ?? null);
+  const school = wished?.school ?? stacking.school;
+  const { model, graph } = trackOf(tracks, school);
+  const weights = weightsOf(stacking);
+  const mine = bySchool.find((each) => each.school === school) ?? bySchool[0];
+  const free = stack.pinned.length ? cheapest(graphOf(model), weights, limitsOf(stacking)).steps : mine.found.steps;
+  const hand = stack.byHand
+    ? layByHand(model, stack.byHand)
+    : { steps: wished?.steps ?? mine.found.steps, idle: [], unknown: [] };
+  return {
+    school,
+    model,
+    ...hand,
+    costMin: costOf(model, hand.steps, weights),
+    byHand: stack.byHand !== null,
+    best: { steps: free, totals: totalsOf(model, free), costMin: costOf(model, free, weights) },
+    shortages: shortagesOf(model, hand.steps),
+    exact: mine.found.exact,
+    limitsLost: mine.found.limitsLost,
+    pinsLost: graph.pinsLost,
+  };
+}

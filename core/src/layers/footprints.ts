@@ -1,0 +1,42 @@
+import {
+  clipRings,
+  footprints,
+  type Grid,
+  nestRings,
+  outlineHeight,
+  type Polygon,
+  ringsOf,
+  withValues,
+} from '../geometry/index.ts';
+import type { Ground } from '../ground/index.ts';
+import type { AreaMap } from './areas.ts';
+
+/** The outlines of layers, each cut at a height of its own in every area. */
+export function footprintsOf(
+  ground: Ground,
+  target: Grid,
+  map: AreaMap,
+  layers: readonly { outlineAtMm: readonly number[] }[],
+): Polygon[][] {
+  const { inside } = map;
+  const traced = inside
+    ? layers.map(({ outlineAtMm }) => footprints(withValues(target, reachOf(target, inside, outlineAtMm)), [0])[0])
+    : footprints(
+        target,
+        layers.map(({ outlineAtMm }) => outlineHeight(outlineAtMm[0])),
+      );
+  if (!ground.coverage) return traced;
+  return traced.map((pieces) => nestRings(clipRings(ringsOf(pieces), ground.outline)));
+}
+
+/** Not less than nothing where a layer lies: in some area, over its height there. */
+function reachOf({ values: z }: Grid, inside: readonly Float32Array[], outlineAtMm: readonly number[]): Float64Array {
+  const levels = outlineAtMm.map(outlineHeight);
+  const reach = new Float64Array(z.length);
+  for (let n = 0; n < reach.length; n++) {
+    let best = Number.NEGATIVE_INFINITY;
+    for (let a = 0; a < levels.length; a++) best = Math.max(best, Math.min(z[n] - levels[a], inside[a][n]));
+    reach[n] = best;
+  }
+  return reach;
+}

@@ -1,0 +1,177 @@
+import { forEachCell, type Grid, type Hypsometry, hypsometryOf } from '../geometry/index.ts';
+import { compound, glueData } from '../materials/index.ts';
+import type { Project, School, Wish } from '../project/index.ts';
+import {
+  type Limits,
+  noLimits,
+  optionFor,
+  optionsOf,
+  type Pinned,
+  poolsOf,
+  type StackModel,
+  toStep,
+  type Weights,
+} from '../stack/index.ts';
+import type { AreaMap } from './areas.ts';
+import { deepInside } from './deepInside.ts';
+import type { Target } from './layers.ts';
+import type { LevelPlace } from './levels.ts';
+
+/** Outline at the bottom of a layer, half way up it, or at its top. */
+export const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
+
+/** What stacks are chosen from, apart from the school: made once for a target. */
+export interface StackGround {
+  target: Target;
+  map: AreaMap;
+  curves: Hypsometry[];
+  /** Curves of what lies deep inside, by cover and area. */
+  inside: Map<number, Hypsometry[]>;
+  levels: LevelPlace[];
+  slopes: Slopes;
+}
+
+export function stackGround(
+  project: Pick<Project, 'sheets'>,
+  ground: Grid,
+  target: Target,
+  map: AreaMap,
+  levels: LevelPlace[],
+): StackGround {
+  const curves = map.node ? map.coverage.map((share) => hypsometryOf(target.grid, share)) : [target.curve];
+  const inside = new Map<number, Hypsometry[]>();
+  for (const { limit } of project.sheets)
+    if (limit.kind === 'inside' && !inside.has(limit.coverMm)) {
+      const deep = deepInside(target.grid, limit.coverMm);
+      inside.set(
+        limit.coverMm,
+        map.coverage.map((share) => hypsometryOf(deep, share)),
+      );
+    }
+  return { target, map, curves, inside, levels, slopes: slopesOf(ground, target.grid, map) };
+}
+
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack'>;
+
+/** The choice of one school: areas that have a school of their own keep it. */
+export function modelFor(project: Shed, ground: StackGround, school: School): StackModel {
+  const { stacking, stack } = project;
+  const pools = poolsOf(project);
+  return {
+    areas: ground.map.areas.map((area, k) => ({
+      id: area?.id ?? null,
+      alpha: alphaOf[area?.school ?? school],
+      curve: ground.curves[k],
+      inside: new Map([...ground.inside].map(([coverMm, curves]) => [coverMm, curves[k]])),
+    })),
+    highestMm: ground.target.curve.highestMm,
+    pools,
+    options: optionsOf(pools, stacking.wire),
+    wire: stacking.wire,
+    glueLineMm: toStep(stacking.glueLineMm ?? glueData[stacking.glue].lineMm.likely),
+    leastStepMm: stacking.leastStepMm,
+    mostFillMm: compound.mostPerCoatMm.high,
+    pins: ground.levels
+      .filter(({ itemId, part }) => stack.onJoint.some((pin) => pin.itemId === itemId && pin.part === part))
+      .map(({ targetMm, area }) => ({ heightMm: targetMm, area })),
+    pasteKgPerL: compound.dryKgPerL.likely,
+    cosAt: ground.slopes.cosAt,
+  };
+}
+
+/** Layers that the builder pinned, as far as there are still sheets for them. */
+export const pinnedOf = ({ stack, stacking }: Shed, { pools }: StackModel): Pinned[] =>
+  stack.pinned.flatMap((layer) => {
+    const option = optionFor(layer, pools, stacking.wire);
+    return option ? [{ option, fromMm: layer.fromMm }] : [];
+  });
+
+/** The stated costs; a litre of paste counts its minutes and its money. */
+export function weightsOf({ costs, pastePerL }: Project['stacking']): Weights {
+  return {
+    perLayer: costs.perLayerMin,
+    carvePerL: costs.carveMinPerL,
+    fillPerL: costs.fillMinPerL + costs.minPerMoney * (pastePerL ?? 0),
+    offPerMm: costs.offMinPerMm,
+    perKg: costs.minPerKg,
+    perMoney: costs.minPerMoney,
+    perM2: 0,
+  };
+}
+
+/** So many minutes for what is wished for: the stated costs decide only between stacks that are alike in it. */
+const ABOVE_ALL = 1e4;
+
+/** The weights under which the cheapest stack is what is wished for; null for what cannot be had by weights. */
+export function wishWeights(wish: Wish, stacking: Project['stacking']): Weights | null {
+  const weights = weightsOf(stacking);
+  switch (wish) {
+    case 'least cost':
+      return weights;
+    case 'fewest layers':
+      return { ...weights, perLayer: weights.perLayer + ABOVE_ALL };
+    case 'least carving':
+      return { ...weights, carvePerL: weights.carvePerL + ABOVE_ALL };
+    case 'least paste':
+      return { ...weights, fillPerL: weights.fillPerL + ABOVE_ALL };
+    case 'least bought':
+      // Nothing bought, then as little as can be taken from the shed.
+      return { ...weights, perMoney: weights.perMoney + ABOVE_ALL, perM2: ABOVE_ALL };
+    case 'lightest':
+      return { ...weights, perKg: weights.perKg + ABOVE_ALL };
+    case 'soonest dry':
+      return null;
+  }
+}
+
+export function limitsOf({ most }: Project['stacking']): Limits {
+  const or = (value: number | null, times = 1) => (value === null ? Number.POSITIVE_INFINITY : value * times);
+  const limits: Limits = {
+    layers: or(most.layers),
+    carveMl: or(most.carveL, 1000),
+    fillMl: or(most.fillL, 1000),
+    bought: or(most.bought),
+    massG: or(most.weightG),
+    offMm: or(most.offMm),
+  };
+  return Object.values(limits).every((value) => value === Number.POSITIVE_INFINITY) ? noLimits : limits;
+}
+
+/** The true surface of a target by height and area, for reading how deep paste lies without going over the base again. */
+export interface Slopes {
+  binMm: number;
+  /** By area and bin: plan area and true area, mm2. */
+  planMm2: Float64Array[];
+  trueMm2: Float64Array[];
+  /** By area and bin: volume of the skin over it, mm3. */
+  skinMm3: Float64Array[];
+  cosAt: (heightMm: number) => number;
+}
+
+const BIN_MM = 0.5;
+
+function slopesOf(ground: Grid, target: Grid, map: AreaMap): Slopes {
+  let highest = 0;
+  for (const z of target.values) if (z > highest) highest = z;
+  const bins = Math.ceil(highest / BIN_MM) + 1;
+  const planMm2 = map.areas.map(() => new Float64Array(bins));
+  const trueMm2 = map.areas.map(() => new Float64Array(bins));
+  const skinMm3 = map.areas.map(() => new Float64Array(bins));
+  const across = target.columns - 1;
+  map.coverage.forEach((coverage, a) => {
+    forEachCell(target, coverage, (cell, area, height, slopeX, slopeY) => {
+      const bin = Math.max(0, Math.min(bins - 1, Math.floor(height / BIN_MM)));
+      planMm2[a][bin] += area;
+      const corner = Math.floor(cell / across) * target.columns + (cell % across);
+      skinMm3[a][bin] += area * (ground.values[corner] - target.values[corner]);
+      trueMm2[a][bin] += area * Math.sqrt(1 + slopeX ** 2 + slopeY ** 2);
+    });
+  });
+  const sum = (by: readonly Float64Array[], bin: number) => by.reduce((total, list) => total + list[bin], 0);
+  const cosAt = (heightMm: number) => {
+    const bin = Math.max(0, Math.min(bins - 1, Math.floor(heightMm / BIN_MM)));
+    const sloped = sum(trueMm2, bin);
+    return sloped > 0 ? sum(planMm2, bin) / sloped : 1;
+  };
+  return { binMm: BIN_MM, planMm2, trueMm2, skinMm3, cosAt };
+}

@@ -1,0 +1,20 @@
+import type { Project } from './schema.ts';
+
+/** Nothing settled by hand. */
+export const untouchedStack = (): Project['stack'] => ({ byHand: null, pinned: [], onJoint: [] });
+
+export const usualStacking = (): Project['stacking'] => ({
+  school: 'halfway',
+  wish: 'least cost',
+  glue: 'polyurethane',
+  glueLineMm: null,
+  leastStepMm: 3,
+  sheetYieldPercent: 80,
+  costs: { perLayerMin: 15, carveMinPerL: 30, fillMinPerL: 240, offMinPerMm: 4, minPerMoney: 4, minPerKg: 0 },
+  pastePerL: null,
+  most: { layers: null, carveL: null, fillL: null, bought: null, weightG: null, offMm: null },
+  wire: null,
+  areas: [],
+  hollow: { kind: 'solid', wallMm: 25, ribs: null },
+  dowel: { diameterMm: 3, marginMm: 8 },
+});

@@ -1,0 +1,192 @@
+import { areaAbove, type Hypsometry, outlineHeight, volumeAbove } from '../geometry/index.ts';
+import type { Option, Pool, Wire } from './stock.ts';
+
+/** A part of the base that is built in one way. */
+export interface AreaCurves {
+  id: string | null;
+  /** Where between its bottom (0) and its top (1) a layer's outline follows the foam target here. */
+  alpha: number;
+  curve: Hypsometry;
+  /** The curve of the target less so much cover in every direction: where foam is that deep inside. */
+  inside: ReadonlyMap<number, Hypsometry>;
+}
+
+/** Everything that the choice of a stack reads. Heights in mm above the board, areas mm2, volumes ml. */
+export interface StackModel {
+  areas: readonly AreaCurves[];
+  highestMm: number;
+  pools: readonly Pool[];
+  options: readonly Option[];
+  wire: Wire | null;
+  glueLineMm: number;
+  /** Another sheet is laid only where at least this much height is left. */
+  leastStepMm: number;
+  /** No more than this is left to paste above the last layer, when the sheets allow it. */
+  mostFillMm: number;
+  /** Heights that should fall on a joint, each in its area. */
+  pins: readonly { heightMm: number; area: number }[];
+  pasteKgPerL: number;
+  /** Cosine of the slope of the foam target at a height, in the mean. */
+  cosAt: (heightMm: number) => number;
+}
+
+/** One layer: what it is cut from, where it lies, and the height at which its outline follows the target, area by area. */
+export interface Step {
+  option: Option;
+  /** The joint it lies on; its glue line is between that and its bottom. */
+  fromMm: number;
+  bottomMm: number;
+  topMm: number;
+  outlineAtMm: number[];
+  areaMm2: number;
+  /** What each of the option's pools gives to it, mm2 of its footprint. */
+  fromPoolMm2: number[];
+  carveMl: number;
+  fillMl: number;
+  /** How far levels that should fall on a joint lie off the foam here, added up. */
+  offMm: number;
+  /** Foam that stays, and the dry paste round it. */
+  massG: number;
+  /** Deepest paste round this layer, square to the surface, mm; the skin not counted. */
+  deepMm: number;
+}
+
+/** Pieces smaller than this are not worth a layer. */
+export const LEAST_AREA_MM2 = 100;
+const ML = 1000;
+const HAIR_MM = 1e-6;
+
+/** The part of an area's footprint at which a pool may lie, mm2. */
+function allowedMm2({ limit }: Pool, area: AreaCurves, footprintMm2: number, topMm: number): number {
+  if (limit.kind === 'anywhere') return footprintMm2;
+  if (limit.kind === 'area') return (area.id === limit.areaId) === limit.within ? footprintMm2 : 0;
+  const inside = area.inside.get(limit.coverMm);
+  return inside ? Math.min(footprintMm2, areaAbove(inside, topMm)) : 0;
+}
+
+/**
+ * One layer by an option on a joint at `fromMm`. With A and V an area's plan area and volume above a height, c its outline's height:
+ * carve = A(c)(top - c) - (V(c) - V(top)); fill = V(from) - V(c) - A(c)(c - from); added up over the areas. Null when nothing worth cutting reaches it,
+ * or when some of it could be cut from none of the option's pools.
+ */
+export function layOn(model: StackModel, option: Option, fromMm: number): Step | null {
+  const bottomMm = fromMm + model.glueLineMm;
+  if (model.highestMm - bottomMm < Math.max(model.leastStepMm, 1e-9)) return null;
+  const { thicknessMm, pools } = option;
+  const topMm = bottomMm + thicknessMm;
+  const outlineAtMm: number[] = [];
+  const fromPoolMm2: number[] = [];
+  for (let k = 0; k < pools.length; k++) fromPoolMm2.push(0);
+  let [areaMm2, uncovered, carve, fill, offMm, deepMm] = [0, 0, 0, 0, 0, 0];
+  // Plain loops: a choice lays tens of thousands of layers.
+  for (const area of model.areas) {
+    const { curve, alpha } = area;
+    const c = bottomMm + alpha * thicknessMm;
+    outlineAtMm.push(c);
+    const footprint = areaAbove(curve, c);
+    const above = volumeAbove(curve, c);
+    areaMm2 += footprint;
+    carve += footprint * (topMm - c) - (above - volumeAbove(curve, topMm));
+    fill += volumeAbove(curve, fromMm) - above - footprint * (c - fromMm);
+    if (curve.highestMm > fromMm) deepMm = Math.max(deepMm, Math.min(c, curve.highestMm) - fromMm);
+    // What is deeper inside lies within what is less deep: each pool takes what those before it left.
+    let taken = 0;
+    for (let k = 0; k < pools.length; k++) {
+      const allowed = allowedMm2(model.pools[pools[k]], area, footprint, topMm);
+      fromPoolMm2[k] += Math.max(0, allowed - taken);
+      taken = Math.max(taken, allowed);
+    }
+    uncovered += footprint - taken;
+  }
+  if (areaMm2 < LEAST_AREA_MM2 || uncovered >= LEAST_AREA_MM2) return null;
+  for (const { heightMm, area } of model.pins)
+    if (heightMm > fromMm - HAIR_MM && heightMm < topMm - HAIR_MM)
+      offMm += heightMm < outlineHeight(outlineAtMm[area]) ? Math.max(0, heightMm - fromMm) : topMm - heightMm;
+  const outer = model.pools[pools[pools.length - 1]];
+  let mass = (fill * model.pasteKgPerL - (carve * outer.densityKgM3) / 1000) / ML;
+  for (let k = 0; k < pools.length; k++)
+    mass += (fromPoolMm2[k] * thicknessMm * model.pools[pools[k]].densityKgM3) / 1e6;
+  return {
+    option,
+    fromMm,
+    bottomMm,
+    topMm,
+    outlineAtMm,
+    areaMm2,
+    fromPoolMm2,
+    carveMl: carve / ML,
+    fillMl: fill / ML,
+    offMm,
+    massG: mass,
+    deepMm: deepMm * model.cosAt(fromMm + deepMm),
+  };
+}
+
+/** What ending the stack at a height leaves to paste, and by how much that is more than paste may be deep. */
+export interface End {
+  fillMl: number;
+  offMm: number;
+  massG: number;
+  deepMm: number;
+  tooLowMm: number;
+}
+
+export function endAt(model: StackModel, heightMm: number): End {
+  const fillMl = model.areas.reduce((sum, { curve }) => sum + volumeAbove(curve, heightMm), 0) / ML;
+  const left = Math.max(0, model.highestMm - heightMm);
+  return {
+    fillMl,
+    offMm: model.pins.reduce((sum, pin) => sum + (pin.heightMm > heightMm - HAIR_MM ? pin.heightMm - heightMm : 0), 0),
+    massG: fillMl * model.pasteKgPerL,
+    deepMm: left * model.cosAt(model.highestMm),
+    tooLowMm: Math.max(0, left - model.mostFillMm),
+  };
+}
+
+/** What a stack takes from each pool, mm2 of its sheets: a slice takes its share of a sheet. */
+export function usedOf(steps: readonly Step[], pools: readonly Pool[]): number[] {
+  const used = pools.map(() => 0);
+  for (const { option, fromPoolMm2 } of steps)
+    option.pools.forEach((pool, k) => {
+      used[pool] += fromPoolMm2[k] / option.perSheet;
+    });
+  return used;
+}
+
+/** Money for what the shed does not hold. */
+export const boughtFor = (used: readonly number[], pools: readonly Pool[]): number =>
+  pools.reduce(
+    (sum, { ownedMm2, buyable, pricePerMm2 }, k) =>
+      buyable && used[k] > ownedMm2 ? sum + (used[k] - ownedMm2) * pricePerMm2 : sum,
+    0,
+  );
+
+/** What a whole stack comes to. */
+export interface Totals {
+  layers: number;
+  carveMl: number;
+  fillMl: number;
+  offMm: number;
+  massG: number;
+  deepMm: number;
+  bought: number;
+  tooLowMm: number;
+  usedMm2: number[];
+}
+
+export function totalsOf(model: StackModel, steps: readonly Step[]): Totals {
+  const end = endAt(model, steps.at(-1)?.topMm ?? 0);
+  const sum = (pick: (part: Step | End) => number) => steps.reduce((total, step) => total + pick(step), pick(end));
+  const usedMm2 = usedOf(steps, model.pools);
+  return {
+    layers: steps.length,
+    carveMl: steps.reduce((total, step) => total + step.carveMl, 0),
+    fillMl: sum((part) => part.fillMl),
+    offMm: sum((part) => part.offMm),
+    massG: sum((part) => part.massG),
+    deepMm: Math.max(end.deepMm, ...steps.map((step) => step.deepMm)),
+    bought: boughtFor(usedMm2, model.pools),
+    tooLowMm: end.tooLowMm,
+    usedMm2,
+  };
+}

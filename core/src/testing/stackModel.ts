@@ -1,0 +1,46 @@
+import type { Hypsometry } from '../geometry/index.ts';
+import { optionsOf, type Pool, type StackModel } from '../stack/index.ts';
+
+/** A pool of dense foam, endless unless told otherwise. */
+export const pool = (thicknessMm: number, ownedMm2 = 1e9, change: Partial<Pool> = {}): Pool => ({
+  sheetIds: [`${thicknessMm}`],
+  thicknessMm,
+  densityKgM3: 32,
+  densityLowKgM3: 25,
+  densityHighKgM3: 45,
+  ownedMm2,
+  buyable: false,
+  pricePerMm2: Number.POSITIVE_INFINITY,
+  limit: { kind: 'anywhere' },
+  ...change,
+});
+
+/** A choice over one curve in one way. */
+export const modelOf = (
+  curve: Hypsometry,
+  alpha: number,
+  pools: readonly Pool[],
+  change: Partial<StackModel> = {},
+): StackModel => ({
+  areas: [{ id: null, alpha, curve, inside: new Map() }],
+  highestMm: curve.highestMm,
+  pools,
+  options: optionsOf(pools, change.wire ?? null),
+  wire: null,
+  glueLineMm: 0.1,
+  leastStepMm: 3,
+  mostFillMm: 15,
+  pins: [],
+  pasteKgPerL: 0.95,
+  cosAt: () => 1,
+  ...change,
+});
+
+/** Repeatable numbers between 0 and 1 (Park and Miller's minimal standard). */
+export function numbers(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state * 16807) % 2147483647;
+    return state / 2147483647;
+  };
+}

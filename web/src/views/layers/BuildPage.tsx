@@ -1,0 +1,290 @@
+import {
+  type BuildArea,
+  freeId,
+  hollowings,
+  itemsOf,
+  nameOf,
+  type PlanReport,
+  type Project,
+  schools,
+} from '@hosket/core';
+import { Plus, Trash2 } from 'lucide-react';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ChoiceField, MeasureField, NumberField, NumberOrNoneField, TickField, WordsField } from '../../ui/Field.tsx';
+import { Figure, useSay } from '../../ui/Figures.tsx';
+
+type Stacking = Project['stacking'];
+const change = (next: Partial<Stacking>) => edit((p) => ({ ...p, stacking: { ...p.stacking, ...next } }));
+
+const hollowWords: Record<(typeof hollowings)[number], string> = {
+  solid: 'solid layers',
+  rings: 'rings, where the layer above hides the inside',
+  core: 'a hollow core with a wall all round',
+};
+
+/** How the layers are made: areas with a school of their own, rings or a core, the bench wire, dowels, limits. */
+export function BuildPage({ report }: { report: PlanReport }) {
+  const { stacking, currency } = useProject();
+  const { hollow, wire, dowel, most } = stacking;
+  const say = useSay();
+  const turn = (next: Partial<Stacking['hollow']>) => change({ hollow: { ...hollow, ...next } });
+  const limit = (next: Partial<Stacking['most']>) => change({ most: { ...most, ...next } });
+  return (
+    <div className="grid gap-x-8 gap-y-5">
+      <Areas report={report} />
+      <fieldset className="grid grid-cols-3 gap-3">
+        <legend className="mb-1 font-head text-base font-semibold">Hollow inside</legend>
+        <div className="col-span-3 max-w-[380px]">
+          <ChoiceField
+            label="Layers are"
+            value={hollow.kind}
+            options={hollowings.map((value) => ({ value, text: hollowWords[value] }))}
+            onValue={(kind) => turn({ kind })}
+          />
+        </div>
+        {hollow.kind !== 'solid' && (
+          <>
+            <MeasureField
+              label={hollow.kind === 'rings' ? 'Overlap under the layer above' : 'Wall of foam'}
+              value={hollow.wallMm}
+              least={5}
+              most={200}
+              onValue={(wallMm) => turn({ wallMm })}
+            />
+            <div className="col-span-2 self-end pb-1">
+              <TickField
+                label="Ribs across"
+                value={hollow.ribs !== null}
+                onValue={(on) => turn({ ribs: on ? { everyMm: 100, widthMm: 20 } : null })}
+              />
+            </div>
+            {hollow.ribs && (
+              <>
+                <MeasureField
+                  label="A rib every"
+                  value={hollow.ribs.everyMm}
+                  least={20}
+                  most={1000}
+                  onValue={(everyMm) => hollow.ribs && turn({ ribs: { ...hollow.ribs, everyMm } })}
+                />
+                <MeasureField
+                  label="Width of a rib"
+                  value={hollow.ribs.widthMm}
+                  least={5}
+                  most={200}
+                  onValue={(widthMm) => hollow.ribs && turn({ ribs: { ...hollow.ribs, widthMm } })}
+                />
+              </>
+            )}
+            <p className="col-span-3 text-sm text-muted">
+              {report.stack.cutOutMl >= 0.5
+                ? `Saves ${say.volume(report.stack.cutOutMl)} of foam, ${say.mass(report.stack.savedG)}. Walls stay round voids and laid-in things; the cut-outs may serve other layers.`
+                : 'Nothing is wide enough to be cut out with these walls.'}
+            </p>
+          </>
+        )}
+      </fieldset>
+      <fieldset className="grid grid-cols-3 gap-3">
+        <legend className="mb-1 font-head text-base font-semibold">Tools</legend>
+        <div className="self-end pb-1">
+          <TickField
+            label="A bench wire slices sheets"
+            value={wire !== null}
+            onValue={(on) => change({ wire: on ? { kerfMm: 1, thinnestMm: 5 } : null })}
+          />
+        </div>
+        {wire ? (
+          <>
+            <MeasureField
+              label="Its kerf"
+              value={wire.kerfMm}
+              most={10}
+              onValue={(kerfMm) => change({ wire: { ...wire, kerfMm } })}
+            />
+            <MeasureField
+              label="Thinnest slice"
+              value={wire.thinnestMm}
+              least={1}
+              most={100}
+              onValue={(thinnestMm) => change({ wire: { ...wire, thinnestMm } })}
+            />
+            <p className="col-span-3 text-xs text-muted">
+              Melting foam gives off harmful fumes: outdoors or extracted, a mask with organic-vapour cartridges; follow
+              the maker’s sheet.
+            </p>
+          </>
+        ) : (
+          <span className="col-span-2" />
+        )}
+        <MeasureField
+          label="Dowels across"
+          value={dowel.diameterMm}
+          least={0.5}
+          most={30}
+          onValue={(diameterMm) => change({ dowel: { ...dowel, diameterMm } })}
+        />
+        <MeasureField
+          label="Keep from edges"
+          value={dowel.marginMm}
+          most={100}
+          onValue={(marginMm) => change({ dowel: { ...dowel, marginMm } })}
+        />
+      </fieldset>
+      <fieldset className="grid grid-cols-3 gap-3">
+        <legend className="mb-1 font-head text-base font-semibold">At most</legend>
+        <NumberOrNoneField
+          label="Layers"
+          unit="layers"
+          value={most.layers}
+          least={1}
+          most={200}
+          onValue={(layers) => limit({ layers: layers && Math.round(layers) })}
+        />
+        <NumberOrNoneField
+          label="To carve"
+          unit="L"
+          value={most.carveL}
+          least={0}
+          most={1000}
+          onValue={(carveL) => limit({ carveL })}
+        />
+        <NumberOrNoneField
+          label="To fill"
+          unit="L"
+          value={most.fillL}
+          least={0}
+          most={1000}
+          onValue={(fillL) => limit({ fillL })}
+        />
+        <NumberOrNoneField
+          label="Bought"
+          unit={currency}
+          value={most.bought}
+          least={0}
+          most={1e6}
+          onValue={(bought) => limit({ bought })}
+        />
+        <NumberOrNoneField
+          label="Foam and paste"
+          unit="g"
+          value={most.weightG}
+          least={0}
+          most={1e6}
+          onValue={(weightG) => limit({ weightG })}
+        />
+        <NumberOrNoneField
+          label="Levels off their joints"
+          unit="mm"
+          value={most.offMm}
+          least={0}
+          most={1000}
+          onValue={(offMm) => limit({ offMm })}
+        />
+        <NumberOrNoneField
+          label="A litre of paste costs"
+          unit={currency}
+          none="not priced"
+          value={stacking.pastePerL}
+          least={0}
+          most={10000}
+          onValue={(pastePerL) => change({ pastePerL })}
+        />
+      </fieldset>
+    </div>
+  );
+}
+
+const sourceKey = (of: BuildArea['of']) =>
+  of.kind === 'zone' ? `zone:${of.id ?? ''}` : of.kind === 'landform' ? `landform:${of.id}` : 'steeper';
+
+function sourceOf(key: string): BuildArea['of'] {
+  if (key === 'steeper') return { kind: 'steeper', degrees: 45 };
+  const id = key.slice(key.indexOf(':') + 1);
+  return key.startsWith('zone:') ? { kind: 'zone', id: id || null } : { kind: 'landform', id };
+}
+
+/** Parts of the base with a school of their own. */
+function Areas({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const say = useSay();
+  const { areas } = project.stacking;
+  const put = (next: BuildArea[]) => change({ areas: next });
+  const sources = [
+    { value: 'steeper', text: 'ground steeper than…' },
+    ...report.zones.map(({ id, name }) => ({ value: `zone:${id ?? ''}`, text: `zone: ${name}` })),
+    ...project.landforms.map((form) => ({ value: `landform:${form.id}`, text: `landform: ${nameOf(form)}` })),
+  ];
+  return (
+    <section aria-label="Areas">
+      <h2 className="mb-1 font-head text-base font-semibold">Areas built in a way of their own</h2>
+      {areas.map((area) => {
+        const set = (next: Partial<BuildArea>) =>
+          put(areas.map((other) => (other.id === area.id ? { ...other, ...next } : other)));
+        const covers = report.areas.find(({ id }) => id === area.id)?.planMm2 ?? 0;
+        const key = sourceKey(area.of);
+        const known = sources.some(({ value }) => value === key);
+        return (
+          <div key={area.id} className="mb-2 grid grid-cols-[1fr_1.3fr_90px_1fr_80px_auto] items-end gap-2">
+            <WordsField label="Area" required value={area.name} onValue={(name) => set({ name })} />
+            <ChoiceField
+              label={`What ${area.name} is`}
+              value={key}
+              options={known ? sources : [{ value: key, text: 'not on this base' }, ...sources]}
+              onValue={(value) => set({ of: sourceOf(value) })}
+            />
+            {area.of.kind === 'steeper' ? (
+              <NumberField
+                label="Steeper than"
+                unit="°"
+                value={area.of.degrees}
+                least={5}
+                most={89}
+                onValue={(degrees) => set({ of: { kind: 'steeper', degrees } })}
+              />
+            ) : (
+              <span />
+            )}
+            <ChoiceField
+              label={`School of ${area.name}`}
+              value={area.school ?? 'as the rest'}
+              options={['as the rest', ...schools]}
+              onValue={(school) => set({ school: school === 'as the rest' ? null : (school as BuildArea['school']) })}
+            />
+            <span className="pb-1 text-right">
+              <Figure text={say.area(covers)} />
+            </span>
+            <Button
+              tone="quiet"
+              aria-label={`Remove the area ${area.name}`}
+              onClick={() => put(areas.filter(({ id }) => id !== area.id))}
+            >
+              <Trash2 size={15} aria-hidden />
+            </Button>
+          </div>
+        );
+      })}
+      <Button
+        disabled={areas.length >= 20}
+        onClick={() => {
+          const id = freeId('area', [...areas, ...itemsOf(project)]);
+          put([
+            ...areas,
+            {
+              id,
+              name: areas.length ? `Area ${areas.length + 1}` : 'Cliffs',
+              of: { kind: 'steeper', degrees: 45 },
+              school: 'carve back',
+            },
+          ]);
+        }}
+      >
+        <Plus size={14} aria-hidden /> Add an area
+      </Button>
+      <p className="mt-1 text-xs text-muted">
+        The rest of the base is built by the school chosen under Stack. Where areas overlap the later one counts. Sheets
+        may be kept to an area, or out of it, in the shed.
+      </p>
+    </section>
+  );
+}
