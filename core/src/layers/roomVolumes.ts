@@ -1,7 +1,7 @@
 import type { Grid } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { AreaMap } from './areas.ts';
-import { forEachNode, type Room } from './rooms.ts';
+import { forEachNode, type Room, shareWithin } from './rooms.ts';
 
 /** What rooms take up of a built-up ground, ml. */
 export interface RoomVolumes {
@@ -39,13 +39,14 @@ export function roomVolumes(
     wholeMl: 0,
   };
   for (const [node, stretches] of columnsOf(rooms, target)) {
-    const share = (shareOfNode(ground, node) * target.cellMm ** 2) / 1000;
-    if (share === 0) continue;
+    const square = (shareOfNode(ground, node) * target.cellMm ** 2) / 1000;
+    if (square === 0) continue;
     const land = ground.grid.values[node];
     const foam = Math.max(0, Math.min(land, target.values[node]));
     const area = map.node ? map.node[node] : 0;
-    for (const [floor, roof] of merged(stretches)) {
-      const within = (low: number, high: number) => share * Math.max(0, Math.min(roof, high) - Math.max(floor, low));
+    for (const [floor, roof, share] of merged(stretches)) {
+      const within = (low: number, high: number) =>
+        square * share * Math.max(0, Math.min(roof, high) - Math.max(floor, low));
       let reached = 0;
       layers.forEach(({ bottomMm, topMm, outlineAtMm }, k) => {
         if (target.values[node] < outlineAtMm[area] - 0.01) return;
@@ -63,12 +64,16 @@ export function roomVolumes(
   return volumes;
 }
 
-function columnsOf(rooms: readonly Room[], target: Grid): Map<number, [number, number][]> {
-  const columns = new Map<number, [number, number][]>();
+/** Floor and roof of a room over a node, and the part of the node's square that it takes. */
+type Stretch = [floorMm: number, roofMm: number, share: number];
+
+function columnsOf(rooms: readonly Room[], target: Grid): Map<number, Stretch[]> {
+  const columns = new Map<number, Stretch[]>();
   for (const room of rooms)
     forEachNode(target, room, (w, node) => {
-      if (room.inside[w] < 0 || room.roofMm[w] <= room.floorMm[w]) return;
-      const stretch: [number, number] = [room.floorMm[w], room.roofMm[w]];
+      const share = shareWithin(room.inside[w], target.cellMm);
+      if (!share || room.roofMm[w] <= room.floorMm[w]) return;
+      const stretch: Stretch = [room.floorMm[w], room.roofMm[w], share];
       const known = columns.get(node);
       if (known) known.push(stretch);
       else columns.set(node, [stretch]);
@@ -76,14 +81,17 @@ function columnsOf(rooms: readonly Room[], target: Grid): Map<number, [number, n
   return columns;
 }
 
-function merged(stretches: [number, number][]): [number, number][] {
+/** Stretches that overlap as one; it has the larger share of the two. */
+function merged(stretches: Stretch[]): Stretch[] {
   if (stretches.length === 1) return stretches;
   const sorted = [...stretches].sort((a, b) => a[0] - b[0]);
-  const whole: [number, number][] = [];
-  for (const [floor, roof] of sorted) {
+  const whole: Stretch[] = [];
+  for (const [floor, roof, share] of sorted) {
     const last = whole.at(-1);
-    if (last && floor <= last[1]) last[1] = Math.max(last[1], roof);
-    else whole.push([floor, roof]);
+    if (last && floor <= last[1]) {
+      last[1] = Math.max(last[1], roof);
+      last[2] = Math.max(last[2], share);
+    } else whole.push([floor, roof, share]);
   }
   return whole;
 }

@@ -1,7 +1,7 @@
 import { footprints, type Grid, type Ring, ringsOf } from '../geometry/index.ts';
 import { laidKinds } from '../project/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
-import { forEachNode, type Room, type RoomKind, windowOf } from './rooms.ts';
+import { forEachNode, type Room, type RoomKind, shareWithin, windowOf } from './rooms.ts';
 
 export const roomWays = ['through', 'from above', 'from below', 'within'] as const;
 
@@ -46,11 +46,12 @@ export function roomInLayer(target: Grid, room: Room, slab: Slab): { works: Room
     const [floor, roof] = [room.floorMm[w], room.roofMm[w]];
     const foamTop = Math.min(topMm, Math.max(bottomMm, target.values[node]));
     field[w] = Math.min(room.inside[w], bottomMm + ON_FACE_MM - floor, roof + ON_FACE_MM - foamTop);
-    if (room.inside[w] < 0 || !slab.holds(node) || floor >= foamTop || roof <= bottomMm) return;
+    const share = shareWithin(room.inside[w], target.cellMm);
+    if (!share || !slab.holds(node) || floor >= foamTop || roof <= bottomMm) return;
     const fromTop = floor > bottomMm + ON_FACE_MM;
     const fromUnder = roof < foamTop - ON_FACE_MM;
     const way = ways[fromTop ? (fromUnder ? 'within' : 'from above') : fromUnder ? 'from below' : 'through'];
-    way.areaMm2 += cell;
+    way.areaMm2 += share * cell;
     way.deepMm = Math.max(way.deepMm, fromTop ? topMm - floor : fromUnder ? roof - bottomMm : topMm - bottomMm);
   });
   const { id: roomId, name, kind, boreMm } = room;

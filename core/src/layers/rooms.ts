@@ -79,6 +79,10 @@ function roomOn(
   return { id: item.id, name: nameOf(item), kind: item.kind, boreMm, i0, j0, columns, rows, inside, floorMm, roofMm };
 }
 
+/** The part of a node's own square that lies within a room's walls, from how far inside them the node is. */
+export const shareWithin = (insideMm: number, cellMm: number): number =>
+  Math.min(1, Math.max(0, 0.5 + insideMm / cellMm));
+
 /** A field over a room's window as a lattice of its own. */
 export const windowOf = ({ cellMm, originMm }: Grid, { i0, j0, columns, rows }: Room, values: Float64Array): Grid => ({
   columns,

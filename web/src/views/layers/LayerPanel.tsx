@@ -155,11 +155,11 @@ function ByHand({ stack, layer, project }: Props & { project: Project }) {
         </div>
       )}
       <div className="mt-2 flex flex-wrap items-end gap-1">
-        <div className="min-w-[150px] flex-1">
+        <div className="w-full">
           <ChoiceField label="Put another in" value={keyOf(next)} options={options} onValue={setKind} />
         </div>
-        <Button onClick={() => to(index + 1, (p) => insertLayer(p, written, index + 1, next))}>above</Button>
-        <Button onClick={() => to(index, (p) => insertLayer(p, written, index, next))}>below</Button>
+        <Button onClick={() => to(index + 1, (p) => insertLayer(p, written, index + 1, next))}>Above this</Button>
+        <Button onClick={() => to(index, (p) => insertLayer(p, written, index, next))}>Below this</Button>
       </div>
     </section>
   );

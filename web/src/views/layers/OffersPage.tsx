@@ -24,13 +24,14 @@ function build({ names, school, layers }: ProposalReport): void {
 
 /** Everything that could be built from these sheets: a chart, the list of what is worth having, two side by side. */
 export function OffersPage({ front, stack }: { front: PlanReport['front']; stack: StackReport }) {
-  const { currency, stack: settled } = useProject();
   const project = useProject();
+  const { currency, stack: settled } = project;
   const say = useSay();
   const [across, setAcross] = useState<Measure>('carveMl');
   const [up, setUp] = useState<Measure>('fillMl');
   const [marked, setMarked] = useState<readonly string[]>([]);
   const [all, setAll] = useState(false);
+  const buys = project.sheets.some(({ buyable }) => buyable);
   const built = offerKey({ school: stack.school, layers: stack.written });
   const worth = front.proposals.filter(({ beaten, names }) => !beaten || names.length);
   const rows = [...worth].sort(
@@ -40,10 +41,18 @@ export function OffersPage({ front, stack }: { front: PlanReport['front']; stack
     setMarked((now) => (now.includes(key) ? now.filter((other) => other !== key) : [...now.slice(-1), key]));
   const compared = marked.flatMap((key) => front.proposals.find((offer) => offerKey(offer) === key) ?? []);
   const options = measures
-    .filter(({ key }) => key !== 'offMm' || settled.onJoint.length)
+    .filter(({ key }) => (key !== 'offMm' || settled.onJoint.length) && (key !== 'bought' || buys))
     .map(({ key, title }) => ({ value: key, text: title }));
   const shown = all ? rows : rows.slice(0, FIRST_ROWS);
-  const columns: Measure[] = ['layers', 'carveMl', 'fillMl', 'bought', 'dryHours', 'massG', 'costMin'];
+  const columns: Measure[] = [
+    'layers',
+    'carveMl',
+    'fillMl',
+    ...(buys ? (['bought'] as const) : []),
+    'dryHours',
+    'massG',
+    'costMin',
+  ];
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1fr)_150px] gap-3 max-[999px]:grid-cols-1">
