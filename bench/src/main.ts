@@ -1,32 +1,17 @@
 import { baseSize, changeItem, createDrafter, createPlanner, type Mark, type Project } from '@hosket/core';
 import { contours } from 'd3-contour';
-import { gridOver, isolines } from '../../core/src/geometry/index.ts';
+import { footprints, gridOver } from '../../core/src/geometry/index.ts';
 import { cellOf, type Solved, solvedOf } from '../../core/src/ground/index.ts';
 import { targetOf } from '../../core/src/layers/index.ts';
+import { choices, noisyFootprints } from './choices.ts';
 import { gaussSeidelMs, harmonicAnswer, harmonicOf, multigridMs } from './harmonic.ts';
 import { hillProject } from './hill.ts';
+import { middle, ratio, timed, whole } from './timed.ts';
 
 /** Timed comparisons in one run: read the ratios, the milliseconds are this machine's. */
-const RUNS = 3;
 
 /** Plain Gauss-Seidel takes minutes on more nodes than this. */
 const MOST_FOR_PLAIN = 130_000;
-
-const middle = (times: number[]) => times.sort((a, b) => a - b)[Math.floor(times.length / 2)];
-const whole = Math.round;
-const ratio = (a: number, b: number) => Number((a / b).toFixed(2));
-
-/** The median of a few runs, ms, and the last result. */
-function timed<T>(work: (run: number) => T, runs = RUNS): { ms: number; value: T } {
-  const times: number[] = [];
-  let value = work(-1);
-  for (let run = 0; run < runs; run++) {
-    const from = performance.now();
-    value = work(run);
-    times.push(performance.now() - from);
-  }
-  return { ms: middle(times), value };
-}
 
 function toEnd<T>(run: Generator<unknown, T>): T {
   for (;;) {
@@ -100,15 +85,15 @@ for (const { name, widthMm, depthMm } of sizes) {
   const target = timed(() => targetOf(planned.value.ground, 3));
   const { grid } = target.value;
   const levels = Array.from({ length: 8 }, (_, k) => 5 + 7.5 * k);
-  const ours = timed(() => isolines(grid, levels));
+  const ours = timed(() => footprints(grid, levels));
   const values = [...grid.values];
   const theirs = timed(() => levels.map((level) => contours().size([grid.columns, grid.rows]).contour(values, level)));
   outlines.push({
     base: name,
     'target, ms': whole(target.ms),
-    'outlines, ms': Number(ours.ms.toFixed(1)),
+    'footprints, ms': Number(ours.ms.toFixed(1)),
     'd3-contour, ms': Number(theirs.ms.toFixed(1)),
-    'outlines / d3-contour': ratio(ours.ms, theirs.ms),
+    'footprints / d3-contour': ratio(ours.ms, theirs.ms),
   });
 }
 
@@ -131,5 +116,9 @@ console.log('The ground: least bending against the easier harmonic problem on th
 console.table(grounds);
 console.log('The plan: from nothing, and after an edit (the quick answer); a draft is what follows the pointer.');
 console.table(plans);
-console.log('Outlines of eight levels of the foam target, against a library.');
+console.log('Footprints of eight levels of the foam target with their holes, against the bare contours of a library.');
 console.table(outlines);
+console.log('One level of a noisy field of 720,000 cells: whose hole is whose.');
+console.table(noisyFootprints());
+console.log('The choice of a stack: six thicknesses to 400 mm, every joint in steps of 0.05 mm.');
+console.table(choices());

@@ -39,9 +39,10 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
       severity: 'stop',
       band: 'layers',
       place: where,
-      message: project.sheets.some((sheet) => sheet.count > 0)
-        ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).${lacks.length ? ` Missing: ${lacks.join(' and ')}.` : ''}`
-        : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.${lacks.length ? ` That takes ${lacks.join(' and ')}.` : ''}`,
+      message:
+        project.sheets.some((sheet) => sheet.count > 0) || project.offcuts.length
+          ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).${lacks.length ? ` Missing: ${lacks.join(' and ')}.` : ''}`
+          : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.${lacks.length ? ` That takes ${lacks.join(' and ')}.` : ''}`,
       remedy: 'Add sheets or more of a kind in Layers, or lower the ground.',
       ...(highest && { itemId: highest.itemId }),
     },
@@ -121,6 +122,8 @@ export const lostWishes: Rule = ({ choice }) => {
   return found;
 };
 
+/** No sheet is thinner, mm. */
+const LEAST_SHEET_MM = 1;
 /** A level off its joint by no more than this is on it, mm. */
 const ON_JOINT_MM = 0.3;
 
@@ -135,6 +138,7 @@ export const levelsOffJoint: Rule = ({ layers, choice, project }) =>
     const reached = below <= ON_JOINT_MM || (above !== null && above <= ON_JOINT_MM);
     const glue = choice.chosen.model.glueLineMm;
     const thick = Math.max(0, below - glue);
+    const { wire } = project.stacking;
     return [
       {
         code: 'level-off-joint',
@@ -146,7 +150,9 @@ export const levelsOffJoint: Rule = ({ layers, choice, project }) =>
           : `${level.name} should fall on a joint at ${tenth(level.targetMm)} mm of foam. No stack of these sheets has one there: the nearest are ${tenth(near?.belowMm ?? 0)} mm (${tenth(below)} mm short)${above === null ? ' and none above' : ` and ${tenth(near?.aboveMm ?? 0)} mm (${tenth(above)} mm over)`}.`,
         remedy: reached
           ? 'Let a millimetre off the joint count more, under "How it is chosen".'
-          : `A sheet ${project.stacking.wire ? 'or slice ' : ''}of ${tenth(thick)} mm on the joint at ${tenth(near?.belowMm ?? 0)} mm would reach it${project.stacking.wire ? '' : '; so would a bench wire'}. Else ${level.instruction}.`,
+          : thick >= LEAST_SHEET_MM
+            ? `A sheet ${wire ? 'or slice ' : ''}of ${tenth(thick)} mm on the joint at ${tenth(near?.belowMm ?? 0)} mm would reach it${wire ? '' : '; so would a bench wire'}. Else ${level.instruction}.`
+            : `Make the level ${tenth(below)} mm lower, or ${level.instruction}.`,
         ...(level.itemId && { itemId: level.itemId }),
       },
     ];

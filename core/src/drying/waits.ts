@@ -151,7 +151,7 @@ function pasteWaits(project: Project, plan: LayerPlan): Waits {
 }
 
 /** Hours until paste so deep is dry through: F a d + b d^2. */
-export function pasteDryHours(depthMm: number, air: Project['air']): Range {
+function pasteDryHours(depthMm: number, air: Project['air']): Range {
   const first = product(dryingFactor(air) * depthMm, [{ range: compound.dryPerMm }]);
   const second = product(depthMm ** 2 * depthFactor(air), [{ range: compound.dryPerMm2 }]);
   return sum([first, second]);

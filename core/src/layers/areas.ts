@@ -1,14 +1,4 @@
-import {
-  distanceTo,
-  forEachCell,
-  type Grid,
-  type Hypsometry,
-  heightAt,
-  hypsometryOf,
-  insideRing,
-  smoothed,
-  withValues,
-} from '../geometry/index.ts';
+import { distanceTo, forEachCell, type Grid, heightAt, insideRing, smoothed, withValues } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { nearestOn } from '../ground/index.ts';
 import { type BuildArea, isClosed, type Landform, type Project, runOf } from '../project/index.ts';
@@ -179,10 +169,6 @@ export function areaAt(
   const j = Math.min(rows - 1, Math.max(0, Math.round((y - originMm[1]) / cellMm)));
   return node[j * columns + i];
 }
-
-/** The curve of heights of each area. */
-export const curvesOf = (grid: Grid, { coverage }: AreaMap): Hypsometry[] =>
-  coverage.map((share) => hypsometryOf(grid, share));
 
 /** Sampled so coarsely a field is read between its nodes. */
 export function sampledOn(lattice: Grid, coarse: Grid): Grid {

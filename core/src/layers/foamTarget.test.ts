@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { heightAt, volumeAbove } from '../geometry/index.ts';
 import { groundFrom } from '../testing/solids.ts';
 import { foamTarget } from './foamTarget.ts';
-import { targetOf } from './layers.ts';
+import { targetOf } from './target.ts';
 
 describe('the ground eroded by a ball', () => {
   it('under a plane it lies skin x sqrt(1 + slope^2) lower, to the edge', () => {

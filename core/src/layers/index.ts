@@ -1,14 +1,14 @@
 export { type AreaMap, areasOf } from './areas.ts';
 export { foamTarget } from './foamTarget.ts';
 export { type LaidRead, layIn } from './laidIn.ts';
-export * from './layers.ts';
+export type { Land, Layer, LayerPlan } from './layers.ts';
+export { layerPlan } from './layers.ts';
 export { foamTopAt, type Level, levelPlaces, sayTolerance, sayWork } from './levels.ts';
 export { most95Guess } from './pasteGuess.ts';
 export { type Room, roomKinds, roomsOf } from './rooms.ts';
 export { type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
 export {
-  alphaOf,
   limitsOf,
   modelFor,
   pinnedOf,
@@ -17,3 +17,4 @@ export {
   weightsOf,
   wishWeights,
 } from './stackModel.ts';
+export { type Target, targetOf } from './target.ts';

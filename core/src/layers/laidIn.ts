@@ -2,7 +2,7 @@ import { boundsOf, forEachCell, heightAt, insideRing, ringArea } from '../geomet
 import type { Ground } from '../ground/index.ts';
 import { laidStuff } from '../materials/index.ts';
 import { type Laid, nameOf, runOf } from '../project/index.ts';
-import type { Target } from './layers.ts';
+import type { Target } from './target.ts';
 
 /** How a laid-in thing stands. */
 export interface LaidRead {

@@ -1,56 +1,28 @@
 import {
   cutRings,
-  fitsSheet,
-  footprints,
   type Grid,
-  type Hypsometry,
-  hypsometryOf,
   meetRings,
   nestRings,
   type Point,
   type Polygon,
-  polygonArea,
   polygonOutline,
-  type Ring,
   ringsOf,
-  volumeAbove,
-  withValues,
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import type { Project, School, Sheet } from '../project/index.ts';
+import type { Project, School } from '../project/index.ts';
 import { type Pool, type StackModel, type Step, type Totals, totalsOf } from '../stack/index.ts';
 import type { AreaMap } from './areas.ts';
-import { deepInside } from './deepInside.ts';
 import { dowelsBetween } from './dowels.ts';
-import { foamTarget } from './foamTarget.ts';
 import { footprintsOf } from './footprints.ts';
 import { cutOutsOf } from './hollowing.ts';
 import { type Level, type LevelPlace, levelsOf } from './levels.ts';
+import { areaOf, fitsOne, type LayerPart, partsOf } from './parts.ts';
 import { type PasteDepth, pasteDepth } from './pasteDepth.ts';
 import type { Room } from './rooms.ts';
 import { type RoomVolumes, roomVolumes } from './roomVolumes.ts';
 import { type RoomWork, roomInLayer, roomRegion } from './roomWork.ts';
 import { takenFrom } from './sheetsUsed.ts';
-
-/** The ground less its skin: where foam (and paste in its place) ends. */
-export interface Target {
-  grid: Grid;
-  curve: Hypsometry;
-  volumeMl: number;
-}
-
-export function targetOf(ground: Ground, skinMm: number): Target {
-  const grid = foamTarget(ground.grid, skinMm);
-  const curve = hypsometryOf(grid, ground.coverage);
-  return { grid, curve, volumeMl: volumeAbove(curve, 0) / 1000 };
-}
-
-/** What a layer is cut from in one part of it. */
-export interface LayerPart {
-  sheetIds: string[];
-  areaMm2: number;
-  pieces: Polygon[];
-}
+import type { Target } from './target.ts';
 
 /** One layer as it is cut and glued. Layers count from 1 at the board. */
 export interface Layer {
@@ -250,8 +222,6 @@ function layersOf(
   });
 }
 
-const areaOf = (pieces: readonly Polygon[]) => pieces.reduce((sum, piece) => sum + polygonArea(piece), 0);
-
 /** What two layers have in common; where the lower one is whole that is the upper one. */
 const touching = (lower: readonly Polygon[], upper: Polygon[]): Polygon[] =>
   lower.some(({ holes }) => holes.length) ? nestRings(meetRings(ringsOf(lower), ringsOf(upper))) : upper;
@@ -259,42 +229,4 @@ const touching = (lower: readonly Polygon[], upper: Polygon[]): Polygon[] =>
 /** Whether a layer's footprint holds a node. */
 function holdsOf(target: Grid, map: AreaMap, { outlineAtMm }: Step): (node: number) => boolean {
   return (node) => target.values[node] >= outlineAtMm[map.node ? map.node[node] : 0] - 0.01;
-}
-
-const fitsOne = (piece: Polygon, { sheetIds }: LayerPart, sheets: readonly Sheet[]): boolean =>
-  sheets.some(({ id, widthMm, depthMm }) => sheetIds.includes(id) && fitsSheet(piece.outer, widthMm, depthMm));
-
-/** A layer's pieces by what they are cut from: each place takes the first kind that may lie there. */
-function partsOf(
-  sheets: readonly Sheet[],
-  target: Grid,
-  map: AreaMap,
-  pools: readonly Pool[],
-  { option, topMm }: Step,
-  pieces: Polygon[],
-): LayerPart[] {
-  const part = (pool: Pool, cut: Polygon[]): LayerPart => ({
-    sheetIds: pool.sheetIds.filter((id) => sheets.some((sheet) => sheet.id === id)),
-    areaMm2: areaOf(cut),
-    pieces: cut,
-  });
-  if (option.pools.length === 1) return [part(pools[option.pools[0]], pieces)];
-  let left: Ring[] = ringsOf(pieces);
-  return option.pools.flatMap((k) => {
-    const region = regionOf(pools[k], target, map, topMm);
-    const mine = region ? meetRings(left, region) : left;
-    left = region ? cutRings(left, region) : [];
-    const cut = nestRings(mine).filter((piece) => polygonArea(piece) > 1);
-    return cut.length ? [part(pools[k], cut)] : [];
-  });
-}
-
-/** Where a pool may lie at a layer; null is everywhere. */
-function regionOf({ limit }: Pool, target: Grid, map: AreaMap, topMm: number): Ring[] | null {
-  if (limit.kind === 'anywhere') return null;
-  if (limit.kind === 'inside') return ringsOf(footprints(deepInside(target, limit.coverMm), [topMm])[0]);
-  const area = map.areas.findIndex((candidate) => candidate?.id === limit.areaId);
-  if (area < 0 || !map.inside) return limit.within ? [] : null;
-  const within = Float64Array.from(map.inside[area], (mm) => (limit.within ? mm : -mm));
-  return ringsOf(footprints(withValues(target, within), [0])[0]);
 }

@@ -56,6 +56,7 @@ export function roomInLayer(target: Grid, room: Room, slab: Slab): { works: Room
   });
   const { id: roomId, name, kind, boreMm } = room;
   if (boreMm) boreThrough(ways, topMm - bottomMm);
+  else undercut(ways);
   const works = roomWays.flatMap((how): RoomWork[] => {
     const { areaMm2, deepMm } = ways[how];
     if (areaMm2 < LEAST_MM2 || deepMm < ON_FACE_MM) return [];
@@ -75,6 +76,15 @@ function boreThrough(ways: Ways, thicknessMm: number): void {
   ways.through.areaMm2 += parts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   ways.through.deepMm = thicknessMm;
   for (const part of parts) part.areaMm2 = 0;
+}
+
+/** Where a vault comes down within a layer that is carved from a face anyway, it is undercut from that face. */
+function undercut(ways: Ways): void {
+  const { within } = ways;
+  const face = [ways['from above'], ways['from below']].find(({ areaMm2 }) => areaMm2 > within.areaMm2);
+  if (!face) return;
+  face.areaMm2 += within.areaMm2;
+  within.areaMm2 = 0;
 }
 
 /** The outline of all that a room takes of a layer, however deep. */

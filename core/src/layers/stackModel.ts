@@ -14,11 +14,11 @@ import {
 } from '../stack/index.ts';
 import type { AreaMap } from './areas.ts';
 import { deepInside } from './deepInside.ts';
-import type { Target } from './layers.ts';
 import type { LevelPlace } from './levels.ts';
+import type { Target } from './target.ts';
 
 /** Outline at the bottom of a layer, half way up it, or at its top. */
-export const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
+const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
 
 /** What stacks are chosen from, apart from the school: made once for a target. */
 export interface StackGround {

@@ -11,7 +11,7 @@ export interface Foam {
   vapourResistance: Coefficient;
 }
 
-export const foams: Record<FoamKind, Foam> = {
+const foams: Record<FoamKind, Foam> = {
   xps: {
     label: 'Dense foam (extruded)',
     density: coefficient(

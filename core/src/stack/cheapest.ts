@@ -44,7 +44,7 @@ export interface Found {
 /** Weighs more than anything else: a stack that leaves too much to paste is taken only when no other can be built. */
 const TOO_LOW_PER_MM = 1e7;
 
-export const stepCost = (step: Step, weights: Weights): number =>
+const stepCost = (step: Step, weights: Weights): number =>
   weights.perLayer +
   (weights.carvePerL * step.carveMl + weights.fillPerL * step.fillMl + weights.perKg * step.massG) / 1000 +
   weights.offPerMm * step.offMm +
@@ -52,7 +52,7 @@ export const stepCost = (step: Step, weights: Weights): number =>
 
 const usedMm2 = ({ fromPoolMm2, option }: Step) => fromPoolMm2.reduce((sum, area) => sum + area, 0) / option.perSheet;
 
-export const endCost = (end: End, weights: Weights): number =>
+const endCost = (end: End, weights: Weights): number =>
   (weights.fillPerL * end.fillMl + weights.perKg * end.massG) / 1000 +
   weights.offPerMm * end.offMm +
   TOO_LOW_PER_MM * end.tooLowMm;
@@ -70,11 +70,7 @@ export function costOf(model: StackModel, steps: readonly Step[], weights: Weigh
 }
 
 /** The least that is still to pay at each node, by steps and an end that are weighed alone; infinite where no end can be reached. */
-export function costToGo(
-  nodes: readonly Node[],
-  step: (step: Step) => number,
-  end: (end: End) => number,
-): Float64Array {
+function costToGo(nodes: readonly Node[], step: (step: Step) => number, end: (end: End) => number): Float64Array {
   const toGo = new Float64Array(nodes.length);
   for (let n = nodes.length - 1; n >= 0; n--) {
     let least = nodes[n].mayEnd ? end(nodes[n].end) : Number.POSITIVE_INFINITY;

@@ -52,7 +52,7 @@ export interface Step {
 }
 
 /** Pieces smaller than this are not worth a layer. */
-export const LEAST_AREA_MM2 = 100;
+const LEAST_AREA_MM2 = 100;
 const ML = 1000;
 const HAIR_MM = 1e-6;
 

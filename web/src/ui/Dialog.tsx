@@ -17,6 +17,11 @@ export function Dialog({ open, onOpen, title, note, children }: Props) {
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/35" />
         <Radix.Content
           className="fixed left-1/2 top-[8vh] z-50 flex max-h-[84vh] w-[min(680px,94vw)] -translate-x-1/2 flex-col rounded-md border border-line bg-sheet p-5 shadow-lg"
+          // While something is being written, Escape gives that up and not the dialog.
+          onEscapeKeyDown={(event) => {
+            if (document.activeElement instanceof HTMLElement && document.activeElement.dataset.writing)
+              event.preventDefault();
+          }}
           {...(note ? {} : { 'aria-describedby': undefined })}
         >
           <div className="mb-3 pr-8">

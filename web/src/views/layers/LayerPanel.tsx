@@ -40,6 +40,9 @@ export function LayerPanel({ stack, layer }: Props) {
       <Line name="Lies from, to">
         <Figure text={`${say.mm(layer.bottomMm).replace(/ \w+$/, '')} to ${say.mm(layer.topMm)}`} />
       </Line>
+      <Line name="Outline follows the foam line at">
+        <Figure text={layer.outlineAtMm.map((mm) => say.mm(mm)).join(', ')} />
+      </Line>
       <Line name="Footprint" remark={`${layer.pieces.length} ${layer.pieces.length === 1 ? 'piece' : 'pieces'}`}>
         <Figure text={say.area(layer.areaMm2)} />
       </Line>

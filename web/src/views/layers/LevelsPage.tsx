@@ -1,10 +1,11 @@
 import { type StackReport, sayTolerance, sayWork, toggleOnJoint } from '@hosket/core';
-import { edit } from '../../store/projectStore.ts';
+import { edit, useProject } from '../../store/projectStore.ts';
 import { pickItem, useView } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 
 /** Every height wanted: skin, foam wanted and foam there, what to do, and how sure it is. */
 export function LevelsPage({ stack }: { stack: StackReport }) {
+  const { onJoint } = useProject().stack;
   const units = useView((view) => view.units);
   const say = useSay();
   const heads = ['Level', 'Wanted', 'Skin', 'Foam wanted', 'Foam there', 'To do', 'Off by', 'At worst', 'On a joint'];
@@ -46,7 +47,7 @@ export function LevelsPage({ stack }: { stack: StackReport }) {
                 type="checkbox"
                 className="size-4 accent-clay"
                 aria-label={`${level.name} should fall on a joint`}
-                checked={level.onJoint}
+                checked={onJoint.some(({ itemId, part }) => itemId === level.itemId && part === level.part)}
                 onChange={() => edit((p) => toggleOnJoint(p, level.itemId, level.part))}
               />
             </td>
