@@ -80,6 +80,16 @@ for (const theme of ['plaster', 'evening'])
     await app.show('Layers');
     await page.getByRole('button', { name: /^Layer 1,/ }).click();
     await clean('a picked layer');
+    for (const name of ['levels', 'other stacks', 'how it is built', 'shed', 'gluing']) {
+      await page.getByRole('tab', { name, exact: true }).click();
+      if (name === 'other stacks') await page.getByRole('button', { name: /^Compare .*soonest dry/ }).click();
+      if (name === 'how it is built') await page.getByRole('button', { name: 'Add an area' }).click();
+      if (name === 'shed') await page.getByRole('button', { name: 'Add an offcut' }).click();
+      await app.settled();
+      await clean(`layers, ${name}`);
+    }
+    for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('tab', { name: 'stack', exact: true }).click();
     await app.projects();
     await clean('projects');
     await page.keyboard.press('Escape');
@@ -105,6 +115,14 @@ for (const [width, height] of [
       expect(
         await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
         band,
+      ).toBeLessThanOrEqual(0);
+    }
+    await app.show('Layers');
+    for (const name of ['levels', 'other stacks', 'how it is built', 'shed', 'gluing']) {
+      await page.getByRole('tab', { name, exact: true }).click();
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        name,
       ).toBeLessThanOrEqual(0);
     }
   });

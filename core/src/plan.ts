@@ -11,7 +11,6 @@ import {
   readVoids,
   type Solved,
   solvedOf,
-  type VoidField,
 } from './ground/index.ts';
 import {
   type AreaMap,
@@ -43,8 +42,6 @@ export interface Plan {
   target: Target;
   /** Which zone lies where. */
   zones: ZoneMap;
-  /** Floor and roof of every void on the lattice of the ground. */
-  hollows: VoidField[];
   /** Which part of the base is built in which way. */
   areas: AreaMap;
   /** Takes another stack of the same ground to its days and money. */
@@ -142,7 +139,6 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       ground: land,
       target: wanted,
       zones: zones.map,
-      hollows: voids.fields,
       areas: map,
       weigh: (school, written) => weighed(project, choice, layerLand, skinMl, school, written),
       near: lines.near || left,

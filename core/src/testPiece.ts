@@ -46,8 +46,10 @@ export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL
     base: { ...project.base, shape: { kind: 'rectangle', widthMm: sizeMm, depthMm: sizeMm }, frame: null },
     air: project.air,
     judging: project.judging,
-    sheets: project.sheets,
-    stacking: project.stacking,
+    // What is limited to an area of the real thing may lie anywhere here.
+    sheets: project.sheets.map((sheet) => ({ ...sheet, limit: { kind: 'anywhere' } })),
+    offcuts: project.offcuts,
+    stacking: { ...project.stacking, areas: [], hollow: { ...project.stacking.hollow, kind: 'solid' } },
     surface: project.surface,
     bench: project.bench,
     marks: [

@@ -24,6 +24,7 @@ import {
   type StackModel,
   type Step,
   shortagesOf,
+  TOO_LOW_PER_MM,
   type Totals,
   totalsOf,
 } from '../stack/index.ts';
@@ -187,7 +188,7 @@ function wished(
   for (const track of own) {
     const { steps } = cheapest(track.graph, weights, limitsOf(project.stacking));
     const totals = totalsOf(track.model, steps);
-    const cost = costOf(track.model, steps, weights) + 1e7 * totals.tooLowMm;
+    const cost = costOf(track.model, steps, weights) + TOO_LOW_PER_MM * totals.tooLowMm;
     if (!best || cost < best.cost - 1e-9) best = { track, steps, cost };
   }
   if (!best) return null;

@@ -49,8 +49,6 @@ const NOTHING_MM = 0.05;
 const NEAR_OPENING = 2;
 
 export interface VoidReads {
-  /** Every void on the lattice of the ground, in the order of the project: what layers are cut round. */
-  fields: VoidField[];
   voids: VoidRead[];
   meetings: VoidMeeting[];
 }
@@ -63,7 +61,6 @@ export function readVoids(ground: Grid, outline: Ring, voids: readonly Void[]): 
   });
   const shapes = laid.map(({ shape }) => shape);
   return {
-    fields: laid.map(({ field }) => field),
     voids: laid.map(({ hollow, field }) => readOne(ground, outline, hollow, field, shapes)),
     meetings: laid.flatMap((a, k) =>
       laid.slice(k + 1).flatMap((b) => meetingOf(ground, a.hollow, a.field, b.hollow, b.field)),

@@ -87,7 +87,7 @@ export interface VoidField {
   roofMm: Float64Array;
 }
 
-/** Lays a void on a lattice, so that layers can be cut round it and readings taken. */
+/** Lays a void on a lattice, so that readings can be taken. */
 export function voidField(grid: Grid, shape: VoidShape): VoidField {
   const { cellMm, originMm } = grid;
   const node = (mm: number, from: number, most: number, up: boolean) => {

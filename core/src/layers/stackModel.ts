@@ -100,7 +100,7 @@ export function weightsOf({ costs, pastePerL }: Project['stacking']): Weights {
 }
 
 /** So many minutes for what is wished for: the stated costs decide only between stacks that are alike in it. */
-const ABOVE_ALL = 1e4;
+const ABOVE_ALL = 1e6;
 
 /** The weights under which the cheapest stack is what is wished for; null for what cannot be had by weights. */
 export function wishWeights(wish: Wish, stacking: Project['stacking']): Weights | null {

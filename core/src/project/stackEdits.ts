@@ -53,3 +53,12 @@ export function toggleOnJoint(project: Project, itemId: string, part: string): P
   const next = onJoint.some(is) ? onJoint.filter((level) => !is(level)) : [...onJoint, { itemId, part }];
   return { ...project, stack: { ...project.stack, onJoint: next } };
 }
+
+/** Takes an area away; sheets that were kept to it, or out of it, may lie anywhere again. */
+export const removeArea = (project: Project, areaId: string): Project => ({
+  ...project,
+  stacking: { ...project.stacking, areas: project.stacking.areas.filter(({ id }) => id !== areaId) },
+  sheets: project.sheets.map((sheet) =>
+    sheet.limit.kind === 'area' && sheet.limit.areaId === areaId ? { ...sheet, limit: { kind: 'anywhere' } } : sheet,
+  ),
+});

@@ -42,7 +42,7 @@ export interface Found {
 }
 
 /** Weighs more than anything else: a stack that leaves too much to paste is taken only when no other can be built. */
-const TOO_LOW_PER_MM = 1e7;
+export const TOO_LOW_PER_MM = 1e9;
 
 const stepCost = (step: Step, weights: Weights): number =>
   weights.perLayer +

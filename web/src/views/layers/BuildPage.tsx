@@ -6,6 +6,7 @@ import {
   nameOf,
   type PlanReport,
   type Project,
+  removeArea,
   schools,
 } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
@@ -257,7 +258,7 @@ function Areas({ report }: { report: PlanReport }) {
             <Button
               tone="quiet"
               aria-label={`Remove the area ${area.name}`}
-              onClick={() => put(areas.filter(({ id }) => id !== area.id))}
+              onClick={() => edit((p) => removeArea(p, area.id))}
             >
               <Trash2 size={15} aria-hidden />
             </Button>

@@ -71,7 +71,7 @@ export function Compare({ offers, onLeave }: Props) {
         <tbody>
           {rows.map(([name, text]) => (
             <tr key={name} className="border-t border-line">
-              <th scope="row" className="text-left font-normal text-muted">
+              <th scope="row" className="whitespace-nowrap text-left font-normal text-muted">
                 {name}
               </th>
               {columns.map(({ title, of, layers }) => (

@@ -56,7 +56,12 @@ export default function OffersChart({ offers, across, up, marked, built, onPick 
     );
   };
   return (
-    <div ref={room} className="h-full min-h-[230px] w-full">
+    <div
+      ref={room}
+      role="img"
+      aria-label={`Chart of ${offers.length} stacks, ${title(across)} against ${title(up)}; the list under it says the same`}
+      className="h-full min-h-[230px] w-full"
+    >
       {width > 0 && (
         <ScatterChart
           width={width}

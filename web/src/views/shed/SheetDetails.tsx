@@ -19,7 +19,7 @@ function Details({ sheet }: { sheet: Sheet }) {
   const change = (next: Partial<Sheet>) => edit((p) => changeSheet(p, sheet.id, next));
   const name = sheet.name || 'sheet';
   return (
-    <fieldset className="mb-2 grid grid-cols-4 items-end gap-2 border-t border-line pt-1.5">
+    <fieldset className="mb-2 grid grid-cols-[1.2fr_90px_1.2fr_1.2fr_90px_auto] items-end gap-2 border-t border-line pt-1.5 max-[999px]:grid-cols-2">
       <legend className="sr-only">{name}</legend>
       <ChoiceField
         label={`Tolerance of ${name}`}
@@ -40,12 +40,10 @@ function Details({ sheet }: { sheet: Sheet }) {
           onValue={(toleranceMm) => change({ toleranceMm })}
         />
       ) : (
-        <WordsField label={`Where ${name} is kept`} value={sheet.place} onValue={(place) => change({ place })} />
+        <span />
       )}
+      <WordsField label={`Where ${name} is kept`} value={sheet.place} onValue={(place) => change({ place })} />
       <Limit sheet={sheet} onValue={(limit) => change({ limit })} />
-      {sheet.tolerance === 'own' && (
-        <WordsField label={`Where ${name} is kept`} value={sheet.place} onValue={(place) => change({ place })} />
-      )}
       <div className="pb-1">
         <TickField label="more can be bought" value={sheet.buyable} onValue={(buyable) => change({ buyable })} />
       </div>
@@ -102,13 +100,15 @@ function Limit({ sheet, onValue }: { sheet: Sheet; onValue: (limit: SheetLimit) 
           else onValue({ kind: 'area', areaId: value.slice(value.indexOf(':') + 1), within: value.startsWith('in:') });
         }}
       />
-      {limit.kind === 'inside' && (
+      {limit.kind === 'inside' ? (
         <MeasureField
-          label="Covered by other foam"
+          label="Covered by"
           value={limit.coverMm}
           most={200}
           onValue={(coverMm) => onValue({ kind: 'inside', coverMm })}
         />
+      ) : (
+        <span />
       )}
     </>
   );
