@@ -80,16 +80,16 @@ for (const theme of ['plaster', 'evening'])
     await app.show('Layers');
     await page.getByRole('button', { name: /^Layer 1,/ }).click();
     await clean('a picked layer');
-    for (const name of ['levels', 'other stacks', 'how it is built', 'shed', 'gluing']) {
+    for (const name of ['Levels', 'Other stacks', 'How it is built', 'Shed', 'Gluing']) {
       await page.getByRole('tab', { name, exact: true }).click();
-      if (name === 'other stacks') await page.getByRole('button', { name: /^Compare .*soonest dry/ }).click();
-      if (name === 'how it is built') await page.getByRole('button', { name: 'Add an area' }).click();
-      if (name === 'shed') await page.getByRole('button', { name: 'Add an offcut' }).click();
+      if (name === 'Other stacks') await page.getByRole('button', { name: /^Compare .*soonest dry/ }).click();
+      if (name === 'How it is built') await page.getByRole('button', { name: 'Add an area' }).click();
+      if (name === 'Shed') await page.getByRole('button', { name: 'Add an offcut' }).click();
       await app.settled();
       await clean(`layers, ${name}`);
     }
     for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByRole('tab', { name: 'stack', exact: true }).click();
+    await page.getByRole('tab', { name: 'Stack', exact: true }).click();
     await app.projects();
     await clean('projects');
     await page.keyboard.press('Escape');
@@ -118,7 +118,7 @@ for (const [width, height] of [
       ).toBeLessThanOrEqual(0);
     }
     await app.show('Layers');
-    for (const name of ['levels', 'other stacks', 'how it is built', 'shed', 'gluing']) {
+    for (const name of ['Levels', 'Other stacks', 'How it is built', 'Shed', 'Gluing']) {
       await page.getByRole('tab', { name, exact: true }).click();
       expect(
         await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),

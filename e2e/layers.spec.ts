@@ -51,7 +51,7 @@ async function crag(app: App) {
   await app.write('Height inside', '32');
   await app.settled();
   await app.show('Layers');
-  await turnTo(page, 'shed');
+  await turnTo(page, 'Shed');
   await app.write('Name of Dense foam', 'Thick');
   await app.write('Thick sold as', '30');
   await app.write('Sheets of Thick', '2');
@@ -84,7 +84,7 @@ test('three odd sheets and two offcuts: proposals, one of them built, a layer sw
   page,
 }) => {
   await crag(app);
-  await turnTo(page, 'other stacks');
+  await turnTo(page, 'Other stacks');
   const list = page.getByRole('table', { name: 'Stacks worth having' });
   for (const wish of ['fewest layers', 'least carving', 'least paste', 'soonest dry', 'lightest', 'least bought'])
     await expect(list.getByRole('rowheader', { name: new RegExp(wish) })).toBeVisible();
@@ -97,7 +97,7 @@ test('three odd sheets and two offcuts: proposals, one of them built, a layer sw
   await expect(side.getByRole('row', { name: /^hands-on/ })).toContainText(/min.*min/);
   await expect(side.getByRole('row', { name: /^dry base/ })).toContainText(/\d\d:\d\d.*\d\d:\d\d/);
 
-  await turnTo(page, 'stack');
+  await turnTo(page, 'Stack');
   const status = (words: string) => page.getByRole('status').filter({ hasText: words });
   await expect(status('Chosen for least paste')).toBeVisible();
   await page.getByRole('radio', { name: /Halfway/i }).click();
@@ -131,12 +131,12 @@ test('the cliff carved and the meadow pasted, a hollow core, and a cave followed
   page,
 }) => {
   await crag(app);
-  await turnTo(page, 'stack');
+  await turnTo(page, 'Stack');
   await page.getByRole('radio', { name: /Build up/i }).click();
   await app.settled();
   const answer = page.getByRole('main').locator('p').first();
   await expect(answer).toContainText('0 ml to carve off');
-  await turnTo(page, 'how it is built');
+  await turnTo(page, 'How it is built');
   await page.getByRole('button', { name: 'Add an area' }).click();
   await expect(page.getByLabel('School of Cliffs')).toHaveValue('carve back');
   await app.settled();
@@ -148,14 +148,14 @@ test('the cliff carved and the meadow pasted, a hollow core, and a cave followed
   await expect(page.getByRole('group', { name: 'Hollow inside' })).toContainText(/Saves [\d.]+ (ml|L) of foam/);
   await expect(page.getByRole('complementary')).toContainText('Saved by hollowing');
 
-  await turnTo(page, 'gluing');
+  await turnTo(page, 'Gluing');
   const order = page.getByRole('list', { name: 'Order of gluing' });
   await expect(order).toContainText(/carve the floor of Den into the top/i);
   await expect(order).toContainText(/Carve the roof of Den into the underside before gluing|Cut Den right through/i);
   await expect(order).toContainText('Dowels at');
   await order.getByRole('button', { name: /^1\. / }).click();
   await expect(page.getByRole('list', { name: 'Rooms in this layer' })).toContainText('Den');
-  await turnTo(page, 'stack');
+  await turnTo(page, 'Stack');
   await expect(page.getByTestId('footprint')).toBeVisible();
   await expect(page.getByTestId('next-outline')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Layer 1,/ })).toHaveAttribute('aria-pressed', 'true');
@@ -163,22 +163,22 @@ test('the cliff carved and the meadow pasted, a hollow core, and a cave followed
 
 test('too little foam says what is missing; a level that no sheet reaches says by how much', async ({ app, page }) => {
   await crag(app);
-  await turnTo(page, 'levels');
+  await turnTo(page, 'Levels');
   await page.getByLabel('Crag should fall on a joint').check();
   await app.settled();
   const findings = page.getByRole('list', { name: 'Findings' });
   await expect(findings).toContainText(/Crag should fall on a joint at 61\.0 mm of foam/);
   await expect(findings).toContainText(/mm (short|over|under)/);
-  await turnTo(page, 'how it is built');
+  await turnTo(page, 'How it is built');
   await page.getByLabel('A bench wire slices sheets').check();
-  await page.getByRole('tab', { name: 'stack', exact: true }).click();
+  await page.getByRole('tab', { name: 'Stack', exact: true }).click();
   await app.write('A millimetre off a joint', '500');
   await app.settled();
   await expect(page.getByRole('complementary').getByText('should fall on a joint')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
 
-  await turnTo(page, 'shed');
+  await turnTo(page, 'Shed');
   for (const name of ['Thick', 'Middling', 'Thin']) await app.write(`Sheets of ${name}`, '0');
   await app.settled();
   await expect(findings).toContainText(/Stops the work:.*above the highest stack these sheets make/);

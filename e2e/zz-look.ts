@@ -50,13 +50,13 @@ for (const step of process.argv.slice(2)) {
   } else if (step === 'core') {
     await page.getByRole('combobox', { name: 'Layers are' }).selectOption('core');
     await shot('core');
-    await page.getByRole('tab', { name: 'stack', exact: true }).click();
+    await page.getByRole('tab', { name: 'Stack', exact: true }).click();
     await shot('corestack');
   } else if (step === 'area') {
     await page.getByRole('button', { name: 'Add an area' }).click();
     await shot('area');
   } else if (step === 'apart') {
-    await page.getByRole('tab', { name: 'stack', exact: true }).click();
+    await page.getByRole('tab', { name: 'Stack', exact: true }).click();
     await page.getByRole('button', { name: 'Take the layers apart' }).click();
     await page.waitForTimeout(3000);
     await shot('apart');

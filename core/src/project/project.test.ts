@@ -101,6 +101,14 @@ describe('reading a project file', () => {
   it('a newer version says so', () =>
     expect(fault('{"format":"hosket-project","version":99}')?.message).toContain('version 99'));
 
+  it('a file of an older version that lacks nearly everything is refused with the places, not with a fault of our own', () => {
+    for (const version of [1, 2, 3, 4]) {
+      const told = fault(JSON.stringify({ format: 'hosket-project', version, name: 4 }));
+      expect(told?.message).toContain('name: Invalid input');
+      expect(fault(JSON.stringify({ format: 'hosket-project', version, stacking: 'x' }))?.code).toBe('value');
+    }
+  });
+
   it('an older document is carried forward step by step', () => {
     const chain = {
       1: (d: Record<string, unknown>) => ({ ...d, a: 1 }),

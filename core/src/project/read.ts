@@ -60,16 +60,19 @@ const migrations: Migrations = {
     offcuts: [],
     stack: untouchedStack(),
     tiles: listOf(document.tiles).map((tile) => ({ ...tile, stack: untouchedStack() })),
-    stacking: carriedStacking(document.stacking as Fields),
+    stacking: carriedStacking(document.stacking),
   }),
 };
 
-/** The stacking of version 4 with what came in later at its usual values. */
-const carriedStacking = (stacking: Fields): Fields => ({
-  ...usualStacking(),
-  ...stacking,
-  costs: { ...usualStacking().costs, ...(stacking.costs as Fields) },
-});
+/** The stacking of version 4 with what came in later at its usual values; what is no stacking at all is left to be refused. */
+const carriedStacking = (stacking: unknown): unknown =>
+  typeof stacking === 'object' && stacking !== null
+    ? {
+        ...usualStacking(),
+        ...stacking,
+        costs: { ...usualStacking().costs, ...('costs' in stacking ? (stacking.costs as Fields) : {}) },
+      }
+    : stacking;
 
 /** `marks[3].heightMm`: where in the file something stands. */
 export const pathText = (path: readonly PropertyKey[]): string =>

@@ -21,7 +21,7 @@ interface ViewState {
   demoNoticeSeen: boolean;
 }
 
-export const layersPages = ['stack', 'levels', 'other stacks', 'how it is built', 'shed', 'gluing'] as const;
+export const layersPages = ['stack', 'levels', 'offers', 'build', 'shed', 'gluing'] as const;
 export type LayersPage = (typeof layersPages)[number];
 
 /** How this browser likes to see things; no part of any project. */

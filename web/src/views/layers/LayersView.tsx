@@ -12,6 +12,15 @@ import { LevelsPage } from './LevelsPage.tsx';
 import { OffersPage } from './OffersPage.tsx';
 import { StackPage } from './StackPage.tsx';
 
+const titles: Record<LayersPage, string> = {
+  stack: 'Stack',
+  levels: 'Levels',
+  offers: 'Other stacks',
+  build: 'How it is built',
+  shed: 'Shed',
+  gluing: 'Gluing',
+};
+
 /** Which sheets, at which heights? */
 export function LayersView() {
   const report = usePlan((state) => state.report);
@@ -46,9 +55,9 @@ export function LayersView() {
               <Tabs.Trigger
                 key={name}
                 value={name}
-                className="-mb-px cursor-pointer border-b-2 border-transparent pb-1 text-sm text-muted first-letter:uppercase data-[state=active]:border-clay data-[state=active]:text-graphite"
+                className="-mb-px cursor-pointer border-b-2 border-transparent pb-1 text-sm text-muted data-[state=active]:border-clay data-[state=active]:text-graphite"
               >
-                {name}
+                {titles[name]}
               </Tabs.Trigger>
             ))}
           </Tabs.List>
@@ -58,10 +67,10 @@ export function LayersView() {
           <Page name="levels">
             <LevelsPage stack={stack} />
           </Page>
-          <Page name="other stacks">
+          <Page name="offers">
             <OffersPage front={report.front} stack={stack} />
           </Page>
-          <Page name="how it is built">
+          <Page name="build">
             <BuildPage report={report} />
           </Page>
           <Page name="shed">
@@ -81,7 +90,7 @@ function Page({ name, fills, children }: { name: LayersPage; fills?: boolean; ch
   return (
     <Tabs.Content
       value={name}
-      className={`min-h-0 flex-1 outline-none ${fills ? 'data-[state=active]:flex data-[state=active]:flex-col' : 'overflow-y-auto pb-4'}`}
+      className={`relative min-h-0 flex-1 outline-none ${fills ? 'data-[state=active]:flex data-[state=active]:flex-col' : 'overflow-y-auto pb-4'}`}
     >
       {children}
     </Tabs.Content>
