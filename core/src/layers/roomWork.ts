@@ -69,13 +69,18 @@ export function roomInLayer(target: Grid, room: Room, slab: Slab): { works: Room
 
 type Ways = Record<RoomWork['how'], { areaMm2: number; deepMm: number }>;
 
-/** A bore that comes in by one face of a layer and goes out by the other is one slanting hole, not two grooves. */
+/** A bore that comes in by one face of a layer and goes out by the other is one slanting hole; one that comes in by a face and ends within is one groove. */
 function boreThrough(ways: Ways, thicknessMm: number): void {
-  const parts = [ways['from above'], ways['from below'], ways.within];
-  if (!ways['from above'].areaMm2 || !ways['from below'].areaMm2) return;
-  ways.through.areaMm2 += parts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-  ways.through.deepMm = thicknessMm;
-  for (const part of parts) part.areaMm2 = 0;
+  const { through, within } = ways;
+  const faces = [ways['from above'], ways['from below']];
+  const slanting = faces.every(({ areaMm2 }) => areaMm2 > 0);
+  if (!slanting && !within.areaMm2) return;
+  const whole = slanting ? through : within;
+  for (const part of slanting ? [...faces, within] : faces) {
+    whole.areaMm2 += part.areaMm2;
+    whole.deepMm = slanting ? thicknessMm : Math.max(whole.deepMm, part.deepMm);
+    part.areaMm2 = 0;
+  }
 }
 
 /** Where a vault comes down within a layer that is carved from a face anyway, it is undercut from that face. */

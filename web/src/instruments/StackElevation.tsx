@@ -10,6 +10,13 @@ const STACK = { left: 48, width: 78 };
 
 const shortened = (text: string, letters: number) => (text.length > letters ? `${text.slice(0, letters - 1)}…` : text);
 
+/** A level's name in so many letters; which of its heights it is stays whole. */
+function levelText({ name, part, itemId }: StackReport['levels'][number], letters: number): string {
+  if (!part || name.length <= letters) return shortened(name || itemId, letters);
+  const of = name.slice(0, -part.length - 2);
+  return `${shortened(of, Math.max(3, letters - part.length - 1))} ${part}`;
+}
+
 /** The stack from the side, its joints at the left, and at the right what each wanted height asks for. */
 export function StackElevation({ stack }: { stack: StackReport }) {
   const { sheets } = useProject();
@@ -129,7 +136,7 @@ export function StackElevation({ stack }: { stack: StackReport }) {
                   strokeWidth={0.8}
                 />
                 <text x={names} y={y + 4} fontSize={12.5} fill="var(--graphite)">
-                  {shortened(level.name || level.itemId, letters)}
+                  {levelText(level, letters)}
                 </text>
                 <text x={end - 92} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill="var(--graphite)">
                   {short(level.targetMm)}
