@@ -1,18 +1,9 @@
 import { contours } from 'd3-contour';
 import { footprints, gridOver, hypsometryOf, sampleFormula, withValues } from '../../core/src/geometry/index.ts';
-import { cheapest, frontOf, graphOf, layOn, type StackModel, type Weights } from '../../core/src/stack/index.ts';
-import { modelOf, numbers, pool } from '../../core/src/testing/stackModel.ts';
+import { cheapest, frontOf, graphOf, layOn, type StackModel } from '../../core/src/stack/index.ts';
+import { modelOf, numbers, pool, usualWeights } from '../../core/src/testing/stackModel.ts';
 import { ratio, timed } from './timed.ts';
 
-const weights: Weights = {
-  perLayer: 15,
-  carvePerL: 30,
-  fillPerL: 240,
-  offPerMm: 4,
-  perKg: 0,
-  perMoney: 4,
-  perM2: 0,
-};
 const tenth = (ms: number) => Number(ms.toFixed(1));
 
 /** One choice and the whole front with six thicknesses to 400 mm, against plain tables of every height there is. */
@@ -22,8 +13,8 @@ export function choices() {
   const pools = [10, 19.6, 20, 25.4, 30, 50.8].map((mm) => pool(mm));
   const scarce = pools.map((kind, k) => (k === 4 ? { ...kind, ownedMm2: 150_000 } : kind));
   const choose = (alpha: number, stock = pools) => graphOf(modelOf(curve, alpha, stock));
-  const chosen = timed(() => cheapest(choose(0.5), weights), 9);
-  const counted = timed(() => cheapest(choose(0.5, scarce), weights), 3);
+  const chosen = timed(() => cheapest(choose(0.5), usualWeights), 9);
+  const counted = timed(() => cheapest(choose(0.5, scarce), usualWeights), 3);
   const front = timed(() => frontOf([0, 0.5, 1].map((alpha) => ({ label: alpha, graph: choose(alpha) }))), 3);
   const plain = timed(() => plainTable(modelOf(curve, 0.5, pools)), 3);
   return [

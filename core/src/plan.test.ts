@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { areaAbove, forEachCell, heightAt } from './geometry/index.ts';
 import {
+  askables,
   changeItem,
   createPlanner,
   drawItem,
@@ -15,6 +16,7 @@ import {
   sectionAlong,
   shapeOfKind,
   startProject,
+  type ZoneRule,
 } from './index.ts';
 import { foamTopAt } from './layers/index.ts';
 import { idleWeek } from './testing/idleWeek.ts';
@@ -167,6 +169,42 @@ describe('what always holds', () => {
     expect(quick.ground.grid.values).toEqual(exact.ground.grid.values);
     // The first plan of all has nothing to leave as it was.
     expect(toEnd(createPlanner().run(raised, true)).near).toBe(false);
+  });
+
+  it('areas that are zones do not lag behind a quick plan', () => {
+    const hill = drawItem(
+      small([circle(45, 40, 24, 47)]),
+      'pad',
+      [
+        [60, 20],
+        [90, 20],
+        [90, 60],
+        [60, 60],
+      ],
+      20,
+    ).project;
+    const when = Object.fromEntries(askables.map((what) => [what, null])) as ZoneRule['when'];
+    const steep = {
+      id: 'steep',
+      name: 'Steep',
+      cover: 'rock' as const,
+      when: { ...when, slope: { from: 35, to: null } },
+    };
+    const project: Project = {
+      ...hill,
+      zones: { rules: [steep], rest: 'grass' },
+      stacking: {
+        ...hill.stacking,
+        areas: [{ id: 'a', name: 'Steep', of: { kind: 'zone', id: 'steep' }, school: 'carve back' }],
+      },
+    };
+    const raised = changeItem(project, project.landforms[0].id, { heightMm: 31 });
+    const planner = createPlanner();
+    toEnd(planner.run(project));
+    const quick = toEnd(planner.run(raised, true));
+    const fresh = plan(raised);
+    expect(quick.report.stack.layers).toEqual(fresh.report.stack.layers);
+    expect(JSON.stringify(toEnd(planner.run(raised)).report)).toBe(JSON.stringify(fresh.report));
   });
 
   it('a coverage figure alone does not work the ground out again', () => {

@@ -75,8 +75,12 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const standing = yield* read('standing', [groundKey, project.judging], () =>
       standingShares(land.grid, land.outline, project.judging),
     );
-    const zones = yield* read('zones', [groundKey, project.patches, project.zones, project.laid], () =>
-      zonesOf(project, land),
+    // Areas that are built in ways of their own may be zones: then these may not lag behind.
+    const byZone = project.stacking.areas.some(({ of }) => of.kind === 'zone');
+    const zones = yield* (byZone ? memory.exact : read)(
+      'zones',
+      [groundKey, project.patches, project.zones, project.laid],
+      () => zonesOf(project, land),
     );
     const voids = yield* memory.exact('voids', [groundKey, project.voids], () =>
       readVoids(land.grid, land.outline, project.voids),

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { type Hypsometry, hypsometryOf, volumeAbove } from '../geometry/index.ts';
 import { frustumGround } from '../testing/frustum.ts';
 import { groundFrom } from '../testing/solids.ts';
-import { modelOf, numbers, pool } from '../testing/stackModel.ts';
+import { modelOf, numbers, pool, usualWeights as usual } from '../testing/stackModel.ts';
 import {
   cheapest,
   costOf,
@@ -26,15 +26,6 @@ import {
   type Weights,
 } from './index.ts';
 
-const usual: Weights = {
-  perLayer: 15,
-  carvePerL: 30,
-  fillPerL: 240,
-  offPerMm: 4,
-  perKg: 0,
-  perMoney: 4,
-  perM2: 0,
-};
 const curves: Hypsometry[] = [
   frustumGround(2),
   groundFrom(160, 120, (x, y) => 20 + 18 * Math.sin(x / 19) + 0.12 * y, 2),

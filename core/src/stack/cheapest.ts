@@ -150,15 +150,31 @@ export function scarcePools({ pools, areas, highestMm, options }: StackModel): n
   });
 }
 
-/** A height keeps no more ways than this; beyond it the dearest are dropped and the answer is no longer called exact. */
-const MOST_WAYS = 600;
+/** So many ways are followed with none of the likely ones dropped; beyond that each height keeps only the cheapest, about so many in all, and the answer is no longer called exact. */
+const ALL_WAYS = 10000;
+const FEW_WAYS = 40000;
 
 function searched(
-  { model, nodes }: Graph,
+  graph: Graph,
   weights: Weights,
   limits: Limits,
   toGo: Float64Array,
 ): { steps: Step[]; exact: boolean } | null {
+  const all = followedUp(graph, weights, limits, toGo, Number.POSITIVE_INFINITY);
+  if (all !== 'too many') return all && { steps: all, exact: true };
+  const edges = graph.nodes.reduce((sum, node) => sum + node.edges.length, 0);
+  const few = followedUp(graph, weights, limits, toGo, Math.max(2, Math.round(FEW_WAYS / edges)));
+  return few === 'too many' || !few ? null : { steps: few, exact: false };
+}
+
+/** The cheapest stack within stock and limits; null where there is none. With a finite `keep` each height keeps only so many ways. */
+function followedUp(
+  { model, nodes }: Graph,
+  weights: Weights,
+  limits: Limits,
+  toGo: Float64Array,
+  keep: number,
+): Step[] | null | 'too many' {
   const scarce = scarcePools(model);
   const pools = scarce.map((k) => model.pools[k]);
   const placeOf = new Map(scarce.map((k, place) => [k, place]));
@@ -178,14 +194,10 @@ function searched(
   ways[0].push({ cost: 0, used: tops.map(() => 0), step: null, before: null });
   let best: Way | null = null;
   let bestCost = Number.POSITIVE_INFINITY;
-  let exact = true;
+  let count = 0;
   for (let n = 0; n < nodes.length; n++) {
     const { edges, end, mayEnd } = nodes[n];
-    let here = ways[n];
-    if (here.length > MOST_WAYS) {
-      exact = false;
-      here = here.sort((a, b) => a.cost - b.cost).slice(0, MOST_WAYS);
-    }
+    const here = ways[n].length > keep ? ways[n].sort((a, b) => a.cost - b.cost).slice(0, keep) : ways[n];
     for (const way of here) {
       const spent = way.cost + weights.perMoney * bought(way.used);
       if (spent + toGo[n] >= bestCost - 1e-9) continue;
@@ -213,6 +225,7 @@ function searched(
         if (ways[to].some((other) => beats(other, next))) continue;
         ways[to] = ways[to].filter((other) => !beats(next, other));
         ways[to].push(next);
+        if (++count > ALL_WAYS && keep === Number.POSITIVE_INFINITY) return 'too many';
       }
     }
     ways[n] = [];
@@ -223,7 +236,7 @@ function searched(
   if (!best) return null;
   const steps: Step[] = [];
   for (let way: Way | null = best; way?.step; way = way.before) steps.unshift(way.step);
-  return { steps, exact };
+  return steps;
 }
 
 const beats = (a: Way, b: Way) => a.cost <= b.cost + 1e-9 && a.used.every((used, k) => used <= b.used[k] + 1e-6);

@@ -31,10 +31,10 @@ interface Way {
 const [LAYERS, CARVE, FILL, OFF, MASS, DEEP] = [0, 1, 2, 3, 4, 5];
 const POOLS = 6;
 
-/** So many ways are followed without dropping any; then so many with those dropped that are beaten; then each height keeps only a few. */
+/** So many ways are followed without dropping any; then so many with those dropped that are beaten; then each height keeps only a few, about so many in all. */
 const ALL_WAYS = 4000;
 const UNBEATEN_WAYS = 12000;
-const FEW_WAYS = 5;
+const FEW_WAYS = 60000;
 /** Of a height that many ways reach only so many are drawn. */
 const MOST_DRAWN = 500;
 
@@ -73,7 +73,9 @@ function waysOf(graph: Graph): { ends: WayEnd[]; exact: boolean } {
     const ends = follow(graph, most, keep);
     if (ends) return { ends, exact: true };
   }
-  return { ends: follow(graph, Number.POSITIVE_INFINITY, FEW_WAYS) ?? [], exact: false };
+  const edges = graph.nodes.reduce((sum, node) => sum + node.edges.length, 0);
+  const keep = Math.min(7, Math.max(2, Math.round(FEW_WAYS / edges)));
+  return { ends: follow(graph, Number.POSITIVE_INFINITY, keep) ?? [], exact: false };
 }
 
 /** Follows ways from the board up; null when they are more than `most`. With a finite `keep`, beaten ways are dropped and a height keeps no more than that. */
@@ -135,9 +137,9 @@ function noWorse(a: readonly number[], b: readonly number[]): boolean {
   return true;
 }
 
-/** The best in each single sum, then those best in a plain mixture of all. */
+/** The likeliest of many ways. */
 function fewOf(ways: readonly Way[], keep: number): Way[] {
-  const chosen = new Set<Way>();
+  const bests: Way[] = [];
   const mixed = new Map<Way, number>(ways.map((way) => [way, 0]));
   for (let k = 0; k < ways[0].sums.length; k++) {
     let [best, most] = [ways[0], 1e-9];
@@ -145,15 +147,13 @@ function fewOf(ways: readonly Way[], keep: number): Way[] {
       if (way.sums[k] < best.sums[k]) best = way;
       if (way.sums[k] > most) most = way.sums[k];
     }
-    if (k < POOLS) chosen.add(best);
+    if (k < POOLS) bests.push(best);
     for (const way of ways) mixed.set(way, (mixed.get(way) ?? 0) + way.sums[k] / most);
   }
-  if (chosen.size < keep)
-    for (const way of [...ways].sort((a, b) => (mixed.get(a) ?? 0) - (mixed.get(b) ?? 0))) {
-      if (chosen.size >= keep) break;
-      chosen.add(way);
-    }
-  return [...chosen];
+  // First what is best in a plain mixture, then what is best in one thing, then the next best mixtures.
+  const sorted = [...ways].sort((a, b) => (mixed.get(a) ?? 0) - (mixed.get(b) ?? 0));
+  const chosen = new Set([sorted[0], ...bests, ...sorted]);
+  return [...chosen].slice(0, keep);
 }
 
 function stepsOf(last: Way): Step[] {

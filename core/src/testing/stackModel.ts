@@ -1,5 +1,5 @@
 import type { Hypsometry } from '../geometry/index.ts';
-import { optionsOf, type Pool, type StackModel } from '../stack/index.ts';
+import { optionsOf, type Pool, type StackModel, type Weights } from '../stack/index.ts';
 
 /** A pool of dense foam, endless unless told otherwise. */
 export const pool = (thicknessMm: number, ownedMm2 = 1e9, change: Partial<Pool> = {}): Pool => ({
@@ -44,3 +44,14 @@ export function numbers(seed: number): () => number {
     return state / 2147483647;
   };
 }
+
+/** The costs that a new project begins with. */
+export const usualWeights: Weights = {
+  perLayer: 15,
+  carvePerL: 30,
+  fillPerL: 240,
+  offPerMm: 4,
+  perKg: 0,
+  perMoney: 4,
+  perM2: 0,
+};
