@@ -40,6 +40,20 @@ const small = (marks: Mark[], change: Partial<Project> = {}): Project => {
     ...change,
   };
 };
+/** A hill with a pad beside it. */
+const padded = () =>
+  drawItem(
+    small([circle(45, 40, 24, 47)]),
+    'pad',
+    [
+      [60, 20],
+      [90, 20],
+      [90, 60],
+      [60, 60],
+    ],
+    20,
+  ).project;
+
 const chosen = (project: Project) => {
   const { report } = plan(project);
   return report.schools.find(({ school }) => school === report.chosen)!;
@@ -145,17 +159,7 @@ describe('what always holds', () => {
   });
 
   it('a quick plan has the chosen school right and says that it is not the last word; the exact one is that of a fresh start', () => {
-    const project = drawItem(
-      small([circle(45, 40, 24, 47)]),
-      'pad',
-      [
-        [60, 20],
-        [90, 20],
-        [90, 60],
-        [60, 60],
-      ],
-      20,
-    ).project;
+    const project = padded();
     const raised = changeItem(project, project.landforms[0].id, { heightMm: 31 });
     const planner = createPlanner();
     toEnd(planner.run(project));
@@ -172,17 +176,7 @@ describe('what always holds', () => {
   });
 
   it('areas that are zones do not lag behind a quick plan', () => {
-    const hill = drawItem(
-      small([circle(45, 40, 24, 47)]),
-      'pad',
-      [
-        [60, 20],
-        [90, 20],
-        [90, 60],
-        [60, 60],
-      ],
-      20,
-    ).project;
+    const hill = padded();
     const when = Object.fromEntries(askables.map((what) => [what, null])) as ZoneRule['when'];
     const steep = {
       id: 'steep',
