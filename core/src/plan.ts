@@ -96,7 +96,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const names = itemsOf(project).map(({ id, name }) => [id, name]);
     const coversKey = project.sheets.map(({ limit }) => limit);
     const stackLand = yield* memory.exact('stack ground', [targetKey, areasKey, coversKey, names], () =>
-      stackGround(project, land.grid, wanted, map, levelPlaces([...marks, ...landforms], land.built, wanted.grid, map)),
+      stackGround(project, land, wanted, map, levelPlaces([...marks, ...landforms], land.built, wanted.grid, map)),
     );
     const stockKey = JSON.stringify([project.sheets, project.offcuts, { ...stacking, school: '', wish: '' }, areas]);
     const choiceKey = [targetKey, areasKey, stockKey, project.stacking, project.stack, project.air, base.board];

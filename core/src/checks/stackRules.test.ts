@@ -34,6 +34,16 @@ describe('what is said of stacks', () => {
     expect(low.message).toContain('circle at 63');
   });
 
+  it('low for another reason than too few sheets: that reason', () => {
+    const inside = hill.sheets.map((sheet) => ({ ...sheet, limit: { kind: 'inside' as const, coverMm: 10 } }));
+    expect(found({ ...hill, sheets: inside }, 'stack-too-low')[0].message).toContain('nothing may lie at the faces');
+    const most = { ...hill.stacking.most, layers: 1 };
+    const [limited] = found({ ...hill, stacking: { ...hill.stacking, most } }, 'stack-too-low');
+    expect(limited.message).toContain('The limits that were set');
+    const [short] = found({ ...hill, stack: { ...hill.stack, byHand: [whole('twenty')] } }, 'stack-too-low');
+    expect(short.message).toContain('settled by hand');
+  });
+
   it('by hand more than there is: what is short', () => {
     const byHand = ['twenty', 'twenty', 'twenty'].map(whole);
     const short = { ...hill, sheets: hill.sheets.map((sheet) => ({ ...sheet, count: 1, widthMm: 100, depthMm: 100 })) };

@@ -33,6 +33,7 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
     : 'The highest ground';
   const lacks =
     choice.missing?.shortages.map(({ pool, mm2 }) => lackOf(project, choice.chosen.model.pools[pool], mm2)) ?? [];
+  const because = lacks.length ? ` Missing: ${lacks.join(' and ')}.` : reasonFor(project, choice.chosen.model.pools);
   return [
     {
       code: 'stack-too-low',
@@ -41,13 +42,22 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
       place: where,
       message:
         project.sheets.some((sheet) => sheet.count > 0) || project.offcuts.length
-          ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).${lacks.length ? ` Missing: ${lacks.join(' and ')}.` : ''}`
+          ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).${because}`
           : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.${lacks.length ? ` That takes ${lacks.join(' and ')}.` : ''}`,
       remedy: 'Add sheets or more of a kind in Layers, or lower the ground.',
       ...(highest && { itemId: highest.itemId }),
     },
   ];
 };
+
+/** Why a stack stays low although no sheet is missing. */
+function reasonFor({ stacking, stack }: Project, pools: readonly Pool[]): string {
+  if (stack.byHand) return ' So it was settled by hand.';
+  if (pools.length && pools.every(({ limit }) => limit.kind !== 'anywhere'))
+    return ' Every kind there is may lie only inside or in some area, so nothing may lie at the faces.';
+  const limited = Object.values(stacking.most).some((most) => most !== null);
+  return limited ? ' The limits that were set, under "How it is built", allow no more.' : '';
+}
 
 /** A stack settled by hand may ask for more than there is. */
 export const stockShort: Rule = ({ project, choice }) =>

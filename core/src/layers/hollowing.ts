@@ -31,9 +31,14 @@ interface Slab {
  * What need not be foam in each layer, from the board up. Rings: all that lies under the layer above, further in than the overlap. A core: all that has a wall of foam
  * all round it and over it. Foam stays as a wall round every room, and as ribs where they are asked for. The top layer is always whole.
  */
-export function cutOutsOf(target: Grid, slabs: readonly Slab[], { kind, wallMm, ribs }: Hollow): Polygon[][] {
+export function cutOutsOf(
+  target: Grid,
+  outline: Ring,
+  slabs: readonly Slab[],
+  { kind, wallMm, ribs }: Hollow,
+): Polygon[][] {
   if (kind === 'solid') return slabs.map(() => []);
-  const deep = kind === 'core' ? deepInside(target, wallMm) : null;
+  const deep = kind === 'core' ? deepInside(target, wallMm, outline) : null;
   return slabs.map(({ footprint, topMm, rooms }, k) => {
     if (k === slabs.length - 1) return [];
     const over = growRings(ringsOf(slabs[k + 1].footprint), -wallMm);

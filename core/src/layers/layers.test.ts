@@ -151,6 +151,18 @@ describe('areas built in ways of their own', () => {
   });
 });
 
+it('the sides of the base are faces too: nothing lies deep inside nearer to them than the cover', () => {
+  const block = groundFrom(120, 90, () => 63);
+  const sheets = [
+    { ...sheet, id: 'bead', material: 'eps' as const, count: 9, limit: { kind: 'inside' as const, coverMm: 10 } },
+    { ...sheet, id: 'dense', count: 9 },
+  ];
+  const project = withStacking({ costs: { ...start.stacking.costs, minPerKg: 1000 } }, { ...start, sheets });
+  const [first] = stacked(project, block).plan.layers;
+  expect(first.parts.map(({ sheetIds }) => sheetIds[0])).toEqual(['bead', 'dense']);
+  expect(first.parts[0].areaMm2 / (100 * 70)).toBeCloseTo(1, 1);
+});
+
 describe('rings and a hollow core', () => {
   it('rings: each layer is cut out to the overlap under the one above, the top one stays whole', () => {
     const solid = stacked(withStacking({}), ground).plan;

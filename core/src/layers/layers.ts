@@ -171,6 +171,7 @@ function layersOf(
   const hollow = project.stacking.hollow;
   const cutOuts = cutOutsOf(
     target.grid,
+    ground.outline,
     steps.map((step, k) => ({
       footprint: outlines[k],
       topMm: step.topMm,
@@ -193,7 +194,7 @@ function layersOf(
     const cutMl = ((areaMm2 - (areaOf(outlines[k]) - areaOf(pieces))) * thicknessMm) / 1000;
     const foamLeftMl = (areaMm2 * thicknessMm) / 1000 - carveMl - cutOutMl - volumes.leftMl[k];
     const netCarveMl = Math.max(0, carveMl - volumes.carveMl[k]);
-    const parts = partsOf(project.sheets, target.grid, map, model.pools, step, pieces);
+    const parts = partsOf(project.sheets, target.grid, ground.outline, map, model.pools, step, pieces);
     return {
       index: k + 1,
       sheetId: model.pools[option.pools[0]].sheetIds[0],

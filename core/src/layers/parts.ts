@@ -33,6 +33,7 @@ export const fitsOne = (piece: Polygon, { sheetIds }: LayerPart, sheets: readonl
 export function partsOf(
   sheets: readonly Sheet[],
   target: Grid,
+  outline: Ring,
   map: AreaMap,
   pools: readonly Pool[],
   { option, topMm }: Step,
@@ -46,7 +47,7 @@ export function partsOf(
   if (option.pools.length === 1) return [part(pools[option.pools[0]], pieces)];
   let left: Ring[] = ringsOf(pieces);
   return option.pools.flatMap((k) => {
-    const region = regionOf(pools[k], target, map, topMm);
+    const region = regionOf(pools[k], target, outline, map, topMm);
     const mine = region ? meetRings(left, region) : left;
     left = region ? cutRings(left, region) : [];
     const cut = nestRings(mine).filter((piece) => polygonArea(piece) > 1);
@@ -55,9 +56,9 @@ export function partsOf(
 }
 
 /** Where a pool may lie at a layer; null is everywhere. */
-function regionOf({ limit }: Pool, target: Grid, map: AreaMap, topMm: number): Ring[] | null {
+function regionOf({ limit }: Pool, target: Grid, outline: Ring, map: AreaMap, topMm: number): Ring[] | null {
   if (limit.kind === 'anywhere') return null;
-  if (limit.kind === 'inside') return ringsOf(footprints(deepInside(target, limit.coverMm), [topMm])[0]);
+  if (limit.kind === 'inside') return ringsOf(footprints(deepInside(target, limit.coverMm, outline), [topMm])[0]);
   const area = map.areas.findIndex((candidate) => candidate?.id === limit.areaId);
   if (area < 0 || !map.inside) return limit.within ? [] : null;
   const within = Float64Array.from(map.inside[area], (mm) => (limit.within ? mm : -mm));

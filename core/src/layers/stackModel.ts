@@ -1,4 +1,5 @@
 import { forEachCell, type Grid, type Hypsometry, hypsometryOf } from '../geometry/index.ts';
+import type { Ground } from '../ground/index.ts';
 import { compound, glueData } from '../materials/index.ts';
 import type { Project, School, Wish } from '../project/index.ts';
 import {
@@ -33,7 +34,7 @@ export interface StackGround {
 
 export function stackGround(
   project: Pick<Project, 'sheets'>,
-  ground: Grid,
+  ground: Ground,
   target: Target,
   map: AreaMap,
   levels: LevelPlace[],
@@ -42,13 +43,13 @@ export function stackGround(
   const inside = new Map<number, Hypsometry[]>();
   for (const { limit } of project.sheets)
     if (limit.kind === 'inside' && !inside.has(limit.coverMm)) {
-      const deep = deepInside(target.grid, limit.coverMm);
+      const deep = deepInside(target.grid, limit.coverMm, ground.outline);
       inside.set(
         limit.coverMm,
         map.coverage.map((share) => hypsometryOf(deep, share)),
       );
     }
-  return { target, map, curves, inside, levels, slopes: slopesOf(ground, target.grid, map) };
+  return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map) };
 }
 
 type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack'>;

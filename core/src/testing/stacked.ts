@@ -23,7 +23,7 @@ export function landFor(project: Project, ground: Ground, target: Target = targe
   const map = areasOf(project, ground, zonesOf(project, ground));
   const levels = levelPlaces([...project.marks, ...project.landforms], ground.built, target.grid, map);
   const rooms = roomsOf(project, ground, layIn(project.laid, ground, target));
-  return { ground, target, map, levels, rooms, stack: stackGround(project, ground.grid, target, map, levels) };
+  return { ground, target, map, levels, rooms, stack: stackGround(project, ground, target, map, levels) };
 }
 
 /** The cheapest stack of a school, measured. */
