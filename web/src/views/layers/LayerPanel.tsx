@@ -40,9 +40,15 @@ export function LayerPanel({ stack, layer }: Props) {
       <Line name="Lies from, to">
         <Figure text={`${say.mm(layer.bottomMm).replace(/ \w+$/, '')} to ${say.mm(layer.topMm)}`} />
       </Line>
-      <Line name="Outline follows the foam line at">
-        <Figure text={layer.outlineAtMm.map((mm) => say.mm(mm)).join(', ')} />
-      </Line>
+      {layer.outlineAtMm.map((mm, k) => {
+        const area = project.stacking.areas[k];
+        const where = area ? `in ${area.name}` : k ? 'on the rest of the base' : undefined;
+        return (
+          <Line key={area?.id ?? 'rest'} name="Outline follows the foam line at" remark={where}>
+            <Figure text={say.mm(mm)} />
+          </Line>
+        );
+      })}
       <Line name="Footprint" remark={`${layer.pieces.length} ${layer.pieces.length === 1 ? 'piece' : 'pieces'}`}>
         <Figure text={say.area(layer.areaMm2)} />
       </Line>
