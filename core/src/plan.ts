@@ -1,4 +1,5 @@
 import { type Choice, chooseFor, offersOf, tracksOf } from './choice/index.ts';
+import { type Cutting, cuttingOf } from './cutting/index.ts';
 import { daysOf } from './days/index.ts';
 import { standingShares } from './fit/index.ts';
 import {
@@ -44,6 +45,8 @@ export interface Plan {
   zones: ZoneMap;
   /** Which part of the base is built in which way. */
   areas: AreaMap;
+  /** How the layers are cut: pieces, and how they lie on sheets. */
+  cutting: Cutting;
   /** Takes another stack of the same ground to its days and money. */
   weigh: (school: School, layers: readonly HandLayer[]) => SchoolReport | null;
   /** Not the last word: the ground is not quite at rest, or schools and low points are still those from before; run again for the exact plan. */
@@ -122,8 +125,14 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       layers = { key: known ? '' : layersKey, sheetsKey: stockKey, value: plans };
     }
     const skinMl = land.volumeMl - wanted.volumeMl;
-    const worked = layers.value.map((plan) => workedOut(project, land, skinMl, plan));
-    const chosen = chosenOf(project, choice, layerLand, skinMl, worked);
+    const worked = layers.value.map((plan) => workedOut(project, land, skinMl, plan, null));
+    const chosenPlan = chosenOf(project, choice, layerLand, layers.value);
+    const cutKey = [layersKey, choiceKey, project.cutting, project.nest];
+    const cutting = yield* read('cutting', cutKey, () => cuttingOf(project, chosenPlan.layers));
+    left ||= memory.left();
+    // From here on what is used is what the pieces are laid on.
+    const laidPlan = { ...chosenPlan, sheetsUsed: cutting.sheetsUsed };
+    const chosen = workedOut(project, land, skinMl, laidPlan, cutting);
     const reads: Land = {
       solved: lines,
       ground: land,
@@ -137,6 +146,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       set,
       choice,
       map,
+      cutting,
     };
     return {
       report: reportOf(project, reads, worked, chosen),
@@ -144,6 +154,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       target: wanted,
       zones: zones.map,
       areas: map,
+      cutting,
       weigh: (school, written) => weighed(project, choice, layerLand, skinMl, school, written),
       near: lines.near || left,
     };
@@ -171,8 +182,8 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
   return { run };
 }
 
-function workedOut(project: Project, ground: Ground, skinMl: number, plan: LayerPlan): Worked {
-  const takeoff = takeoffOf(project, ground.surface, skinMl - plan.rooms.skinMl, plan);
+function workedOut(project: Project, ground: Ground, skinMl: number, plan: LayerPlan, cut: Cutting | null): Worked {
+  const takeoff = takeoffOf(project, ground.surface, skinMl - plan.rooms.skinMl, plan, cut);
   return { plan, takeoff, days: daysOf(project, plan, takeoff) };
 }
 
@@ -181,13 +192,11 @@ function chosenOf(
   project: Project,
   { chosen, bySchool }: Choice,
   land: LayerLand,
-  skinMl: number,
-  worked: readonly Worked[],
-): Worked {
+  plans: readonly LayerPlan[],
+): LayerPlan {
   const { school, model, steps, costMin } = chosen;
   const same = bySchool.findIndex((each) => each.school === school && each.found.steps === steps);
-  if (same >= 0 && worked[same]) return worked[same];
-  return workedOut(project, land.ground, skinMl, layerPlan(project, land, model, school, steps, costMin));
+  return plans[same] ?? layerPlan(project, land, model, school, steps, costMin);
 }
 
 /** Any stack of a school, written from the board up, with its take-off and its days; null where a layer of it cannot be laid. */
@@ -205,7 +214,7 @@ function weighed(
   if (idle.length || unknown.length) return null;
   const costMin = costOf(track.model, steps, weightsOf(project.stacking));
   const plan = layerPlan(project, land, track.model, school, steps, costMin);
-  return schoolReport(project, workedOut(project, land.ground, skinMl, plan));
+  return schoolReport(project, workedOut(project, land.ground, skinMl, plan, null));
 }
 
 /** The plan of a project, worked out from nothing. The same project always gives the same plan. */

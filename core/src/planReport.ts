@@ -1,9 +1,11 @@
 import { findingsOf } from './checks/index.ts';
 import type { Choice, Chosen, Proposal } from './choice/index.ts';
+import type { Cutting } from './cutting/index.ts';
+import { cuttingReport, piecesWritten, written } from './cuttingReport.ts';
 import type { Days } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
 import { figureStands, fitOf, houseWays, limitsRead, massOf, type StandingShare } from './fit/index.ts';
-import type { Point, Polygon } from './geometry/index.ts';
+import type { Point } from './geometry/index.ts';
 import {
   type Built,
   extremesOf,
@@ -42,11 +44,12 @@ export interface Land {
   set: SetRead;
   choice: Choice;
   map: AreaMap;
+  cutting: Cutting;
 }
 
 /** The plan as data: what every screen shows and the command line prints. */
 export function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
-  const { ground, target, spans, laid, pools, standing, voids, zones, set, choice, map } = land;
+  const { ground, target, spans, laid, pools, standing, voids, zones, set, choice, map, cutting } = land;
   const joints = jointWaits(project, chosen.plan.layers);
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
@@ -66,7 +69,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
   const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 5,
+    version: 6,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -121,6 +124,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       name,
       planMm2: coveredMm2(ground, map.coverage[k]),
     })),
+    cutting: cuttingReport(project, cutting),
     takeoff: chosen.takeoff,
     joints,
     operations: chosen.days.operations,
@@ -134,6 +138,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       laid,
       target,
       layers: chosen.plan,
+      cutting,
       choice,
       joints,
       days: chosen.days,
@@ -189,13 +194,6 @@ function landformReport(form: Landform, { ends, areaMm2, cutMl, fillMl, steepest
     steepestDegrees,
   };
 }
-
-const tenThousandths = (value: number) => Math.round(value * 1e4) / 1e4;
-const written = (ring: readonly (readonly [number, number])[]): [number, number][] =>
-  ring.map(([x, y]) => [tenThousandths(x), tenThousandths(y)]);
-
-const piecesWritten = (pieces: readonly Polygon[]) =>
-  pieces.map(({ outer, holes }) => ({ outer: written(outer), holes: holes.map(written) }));
 
 export function schoolReport(project: Project, worked: Worked): SchoolReport {
   const { plan, days } = worked;

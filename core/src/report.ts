@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { bands, severities } from './checks/index.ts';
 import { sides } from './fit/index.ts';
 import { schools } from './project/index.ts';
+import { cuttingReportSchema } from './reportCutting.ts';
 import {
   builtSchema,
   laidSchema,
@@ -145,7 +146,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(5),
+  version: z.literal(6),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -185,6 +186,7 @@ export const planReportSchema = z.strictObject({
   /** Stacks that could be built, and which of them are beaten. */
   front: frontSchema,
   areas: z.array(areaReportSchema),
+  cutting: cuttingReportSchema,
   takeoff: z.array(stageSchema),
   joints: z.array(
     z.strictObject({ joint: z.number().int(), between: z.string(), workable: rangeSchema, dry: rangeSchema }),
@@ -199,5 +201,6 @@ export type PlanReport = z.infer<typeof planReportSchema>;
 export type LandformReport = z.infer<typeof builtSchema>;
 export type SpanReport = z.infer<typeof spanSchema>;
 export type LaidReport = z.infer<typeof laidSchema>;
+export type { BedReport, CuttingReport, PieceReport } from './reportCutting.ts';
 export type { LayerReport, ProposalReport, SchoolReport, StackReport } from './reportLayers.ts';
 export type StageReport = z.infer<typeof stageSchema>;

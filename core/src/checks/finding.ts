@@ -1,4 +1,5 @@
 import type { Choice } from '../choice/index.ts';
+import type { Cutting } from '../cutting/index.ts';
 import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
 import type { FigureStand, Fit, HouseWay, LimitRead } from '../fit/index.ts';
@@ -10,7 +11,7 @@ import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
-export const bands = ['brief', 'ground', 'layers', 'surface', 'days'] as const;
+export const bands = ['brief', 'ground', 'layers', 'cutting', 'surface', 'days'] as const;
 
 /** Something a builder should know: what, where, what to do. `stop` means that the plan cannot be built as it stands. */
 export interface Finding {
@@ -44,6 +45,7 @@ export interface PlanView {
   laid: readonly LaidRead[];
   target: Target;
   layers: LayerPlan;
+  cutting: Cutting;
   choice: Choice;
   joints: JointWait[];
   days: Days;

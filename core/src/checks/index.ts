@@ -1,4 +1,5 @@
 import { benchAir, noBenchHours, pasteTooDeep, slowJoints } from './buildRules.ts';
+import { clashingPieces, closeSeams, droppedSlivers, hardForTheTool, piecesNowhere } from './cutRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
 import { besideTheBase, brokenLimits, housesOffTheRoad, outOfRoom, slidingFigures, tooNear } from './fitRules.ts';
 import { belowTheBoard, idleLandforms, lowSpans, rockingThings, steepWays, upsideDownCliffs } from './landformRules.ts';
@@ -13,15 +14,7 @@ import {
   twinSpots,
 } from './markRules.ts';
 import { bentSides, lowStoreys, unevenJoints } from './setRules.ts';
-import {
-  emptyAreas,
-  idleLayers,
-  levelsOffJoint,
-  lostWishes,
-  pieceTooLarge,
-  stackTooLow,
-  stockShort,
-} from './stackRules.ts';
+import { emptyAreas, idleLayers, levelsOffJoint, lostWishes, stackTooLow, stockShort } from './stackRules.ts';
 import { brokenOut, deadCables, emptyVoids, lockedBays, meetingVoids, thinRoofs } from './voidRules.ts';
 
 export { bands, type Finding, severities } from './finding.ts';
@@ -63,7 +56,11 @@ const rules: readonly Rule[] = [
   lostWishes,
   levelsOffJoint,
   emptyAreas,
-  pieceTooLarge,
+  closeSeams,
+  clashingPieces,
+  piecesNowhere,
+  hardForTheTool,
+  droppedSlivers,
   pasteTooDeep,
   slowJoints,
   benchAir,

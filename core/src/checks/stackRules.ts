@@ -187,19 +187,3 @@ export const emptyAreas: Rule = ({ project, zones }) =>
       },
     ];
   });
-
-/** A piece that no sheet of its kind holds whole. */
-export const pieceTooLarge: Rule = ({ layers, project }) =>
-  layers.layers
-    .filter((layer) => !layer.fitsWhole)
-    .map((layer) => {
-      const sheet = project.sheets.find((candidate) => candidate.id === layer.sheetId);
-      return {
-        code: 'piece-too-large',
-        severity: 'warn',
-        band: 'layers',
-        place: `Layer ${layer.index}`,
-        message: `A piece of layer ${layer.index} is larger than a sheet of ${sheet?.name ?? 'its kind'} (${sheet?.widthMm} x ${sheet?.depthMm} mm).`,
-        remedy: 'Join two sheets for it, with the seam away from the seam of the layer below, or use larger sheets.',
-      };
-    });

@@ -1,7 +1,7 @@
 import type { LayerPlan } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
-import type { Range } from '../units/index.ts';
+import { type Range, uniformFrom } from '../units/index.ts';
 import { type Stretch, sittingsOf, wallClock } from './calendar.ts';
 import { operationsOf } from './operations.ts';
 import { finishOf, type Operation, type Pick, schedule, type Task } from './schedule.ts';
@@ -76,15 +76,8 @@ function drawing(seed: number): Pick {
   };
 }
 
-/** Standard normal numbers from a seed (mulberry32 and the polar-free Box-Muller form). */
+/** Standard normal numbers from a seed (the polar-free Box-Muller form). */
 function normalFrom(seed: number): () => number {
-  let state = (seed * 2654435761) >>> 0;
-  const uniform = () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
+  const uniform = uniformFrom(seed);
   return () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
 }

@@ -1,5 +1,6 @@
 import { Clipper, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
-import { type Polygon, type Ring, ringArea } from './rings.ts';
+import { nestRings, type Polygon, type Ring, ringArea } from './rings.ts';
+import { straightRing } from './straight.ts';
 
 /** The clipper wants whole numbers: micrometres. */
 const MICROMETRES = 1000;
@@ -36,6 +37,15 @@ export const joinRings = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>
 
 /** Rings grown (or, by less than nothing, shrunk) all round by so many mm, with round corners. */
 export function growRings(rings: readonly Ring[], byMm: number): Ring[] {
-  const straight = Clipper.simplifyPaths(whole(rings), STRAIGHT, true);
+  // A ring of a hair's size is straightened to nothing, and the clipper cannot take nothing.
+  const straight = Clipper.simplifyPaths(whole(rings), STRAIGHT, true).filter((path) => path.length > 2);
   return written(Clipper.inflatePaths(straight, byMm * MICROMETRES, JoinType.Round, EndType.Polygon, 2, ARC_TOLERANCE));
+}
+
+/** A piece with its outlines straightened: no corner that is left out lies farther than so many mm from what is drawn instead. */
+export function straightened(piece: Polygon, byMm: number): Polygon {
+  const straight = ringsOf([piece]).map((ring) => straightRing(ring, byMm));
+  // Where that made a neck cross itself it is taken apart again; the largest part is the piece.
+  const clean = written(Clipper.union(whole(straight), FillRule.NonZero));
+  return nestRings(clean)[0] ?? piece;
 }

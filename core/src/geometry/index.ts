@@ -7,4 +7,5 @@ export * from './hypsometry.ts';
 export * from './isolines.ts';
 export * from './rings.ts';
 export * from './smooth.ts';
+export * from './straight.ts';
 export * from './surface.ts';

@@ -8,6 +8,7 @@ export { most95Guess } from './pasteGuess.ts';
 export { type Room, roomKinds, roomsOf } from './rooms.ts';
 export { type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
+export type { SheetsUsed } from './sheetsUsed.ts';
 export {
   limitsOf,
   modelFor,

@@ -21,7 +21,7 @@ import { type PasteDepth, pasteDepth } from './pasteDepth.ts';
 import type { Room } from './rooms.ts';
 import { type RoomVolumes, roomVolumes } from './roomVolumes.ts';
 import { type RoomWork, roomInLayer, roomRegion } from './roomWork.ts';
-import { takenFrom } from './sheetsUsed.ts';
+import { type SheetsUsed, takenFrom } from './sheetsUsed.ts';
 import type { Target } from './target.ts';
 
 /** One layer as it is cut and glued. Layers count from 1 at the board. */
@@ -84,7 +84,7 @@ export interface LayerPlan {
   foamMassG: { low: number; likely: number; high: number };
   paste: PasteDepth;
   levels: Level[];
-  sheetsUsed: { sheetId: string; areaMm2: number; sheets: number; toBuy: number }[];
+  sheetsUsed: SheetsUsed[];
 }
 
 /** What layers are cut in. */
@@ -96,7 +96,7 @@ export interface Land {
   levels: readonly LevelPlace[];
 }
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack'>;
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest'>;
 
 /** Everything that is to be measured on a stack: outlines, cut-outs, rooms, volumes, paste, levels. */
 export function layerPlan(

@@ -52,7 +52,7 @@ export function stackGround(
   return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map) };
 }
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack'>;
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest'>;
 
 /** The choice of one school: areas that have a school of their own keep it. */
 export function modelFor(project: Shed, ground: StackGround, school: School): StackModel {

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { bad, good, type Result } from '../units/index.ts';
+import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
 import { newTile } from './tiles.ts';
@@ -61,6 +62,15 @@ const migrations: Migrations = {
     stack: untouchedStack(),
     tiles: listOf(document.tiles).map((tile) => ({ ...tile, stack: untouchedStack() })),
     stacking: carriedStacking(document.stacking),
+  }),
+  /** Version 5 knew layers, but not how they are cut into pieces and laid on sheets. */
+  5: (document) => ({
+    ...document,
+    sheets: listOf(document.sheets).map((sheet) => ({ ...sheet, grain: false })),
+    nest: untouchedNest(),
+    tiles: listOf(document.tiles).map((tile) => ({ ...tile, nest: untouchedNest() })),
+    cutting: usualCutting(),
+    paper: usualPaper(),
   }),
 };
 

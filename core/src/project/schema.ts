@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { baseSchema } from './baseSchema.ts';
 import { distanceSchema, envelopeSchema, judgingSchema, limitsSchema } from './briefSchema.ts';
+import { cuttingSchema, nestSchema, paperSchema } from './cuttingSchema.ts';
 import { id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
@@ -13,7 +14,7 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 5;
+export const PROJECT_VERSION = 6;
 
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({
@@ -81,6 +82,8 @@ const contentFields = {
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
   /** What was settled by hand about its stack. */
   stack: stackSchema,
+  /** Where its pieces lie on the sheets, and which of them are cut. */
+  nest: nestSchema,
 };
 const closedTileSchema = z.strictObject({ ...tileFields, ...contentFields });
 
@@ -108,6 +111,8 @@ export const projectSchema = z.strictObject({
   /** The other tiles of the set. */
   tiles: z.array(closedTileSchema).max(60).refine(unique, 'Two tiles have the same id'),
   stacking: stackingSchema,
+  cutting: cuttingSchema,
+  paper: paperSchema,
   surface: surfaceSchema,
   bench: benchSchema,
   /** Feeds the spread of the finish date: the same seed always gives the same plan. */

@@ -49,6 +49,8 @@ export const sheetSchema = z.strictObject({
   toleranceMm: z.number().min(0).max(20).nullable(),
   widthMm: positiveMm,
   depthMm: positiveMm,
+  /** Pieces may lie along it or turned half round, and no other way. */
+  grain: z.boolean(),
   count: z.number().int().min(0).max(999),
   /** Of one sheet, in the project's currency. */
   price: z.number().min(0).nullable(),

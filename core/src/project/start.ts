@@ -1,3 +1,4 @@
+import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schema.ts';
 import type { Sheet } from './sheetSchema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
@@ -15,6 +16,7 @@ export const usualSheet = (id: string): Sheet => ({
   toleranceMm: null,
   widthMm: 600,
   depthMm: 300,
+  grain: false,
   count: 2,
   price: null,
   buyable: false,
@@ -53,11 +55,14 @@ export function startProject(name: string, startDate: string): Project {
     patches: [],
     sections: [{ id: 'A', name: 'A', from: [0, 105], to: [297, 105] }],
     stack: untouchedStack(),
+    nest: untouchedNest(),
     zones: { rules: [], rest: 'grass' },
     profiles: [],
     tile: newTile('tile-1', 'Tile 1'),
     tiles: [],
     stacking: usualStacking(),
+    cutting: usualCutting(),
+    paper: usualPaper(),
     surface: {
       skinMm: 3,
       lossPercent: 10,

@@ -1,4 +1,5 @@
 import { baseSize } from './base.ts';
+import { untouchedNest } from './cutting.ts';
 import { type ClosedTile, type Content, contentKeys, type Project } from './schema.ts';
 import { untouchedStack } from './stacking.ts';
 import type { EdgeFeature, EdgeProfile, Tile, TileSide } from './tileSchema.ts';
@@ -61,6 +62,8 @@ export function addTile(project: Project, bare: boolean): { project: Project; id
     id: `tile-${n}`,
     name: `Tile ${n}`,
     place: { column, row: 0, turn: 0, riseMm: 0 },
+    // Nothing of a new tile is cut.
+    nest: untouchedNest(),
     ...(bare
       ? {
           terrain: null,

@@ -47,17 +47,19 @@ export const offcutArea = ({ outline }: Offcut): number =>
 /** Where no price is known a sheet counts as one unit of money, so that fewer are bought all the same. */
 const UNPRICED = 1;
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking'>;
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'nest'>;
 
 /** The stock as the choice sees it. */
-export function poolsOf({ sheets, offcuts, stacking }: Shed): Pool[] {
+export function poolsOf({ sheets, offcuts, stacking, nest }: Shed): Pool[] {
   const share = stacking.sheetYieldPercent / 100;
   const pools = new Map<string, Pool>();
   for (const sheet of sheets) {
     const key = JSON.stringify([sheet.material, sheet.own, thicknessOf(sheet), sheet.limit]);
     const one = sheet.widthMm * sheet.depthMm * share;
     const own = offcuts.filter(({ sheetId }) => sheetId === sheet.id).reduce((sum, cut) => sum + offcutArea(cut), 0);
-    const ownedMm2 = sheet.count * one + own * share;
+    // What is cut already is still foam for this stack, though no longer in the shed.
+    const cut = nest.done.filter(({ sheetId }) => sheetId === sheet.id).reduce((sum, bed) => sum + bed.usedMm2, 0);
+    const ownedMm2 = sheet.count * one + (own + cut) * share;
     const price = sheet.buyable ? (sheet.price ?? UNPRICED) / one : Number.POSITIVE_INFINITY;
     const pool = pools.get(key);
     if (!pool) {

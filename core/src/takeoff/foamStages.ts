@@ -1,18 +1,30 @@
+import { type Cutting, paceOf } from '../cutting/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
 import { glueData, labour, stuffOf } from '../materials/index.ts';
-import type { Project } from '../project/index.ts';
+import type { CutTool, Project } from '../project/index.ts';
 import { sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { cm2, type StageTakeoff } from './stage.ts';
 
-export function cutting(project: Project, plan: LayerPlan): StageTakeoff {
-  const outlineM = plan.layers.reduce((total, layer) => total + layer.outlineMm, 0) / 1000;
-  const thickM =
-    plan.layers.filter((layer) => layer.thicknessMm > 10).reduce((total, layer) => total + layer.outlineMm, 0) / 1000;
+const cutNotes: Record<CutTool, string> = {
+  knife: 'Fresh blade, metal rule, many light passes, cut away from the holding hand.',
+  'hot wire':
+    'The coolest wire that cuts; outdoors or extracted, with an organic-vapour mask: fumes of melting foam are harmful. Smoke means too hot.',
+  'fine saw': 'Clamp the sheet, hand behind the blade, dust mask.',
+};
+
+/** Cutting, by the pieces as they lie on sheets where that is worked out (`cut`), else by outlines and the yield of a sheet. */
+export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null): StageTakeoff {
+  const outlines = cut?.pieces ?? plan.layers;
+  const lengthOf = (some: readonly { outlineMm: number }[]) =>
+    some.reduce((total, { outlineMm }) => total + outlineMm, 0) / 1000;
+  const outlineM = lengthOf(outlines);
+  const thickM = lengthOf(outlines.filter(({ thicknessMm }) => thicknessMm > 10));
+  const { tool } = project.cutting;
   const parts = [
     amountOf('min', outlineM, 'outline x marking out', [], [times(labour.markOut)]),
-    amountOf('min', outlineM - thickM, 'thin outline x cutting', [], [times(labour.cutThin)]),
-    amountOf('min', thickM, 'thick outline x cutting', [], [times(labour.cutThick)]),
+    amountOf('min', outlineM - thickM, 'thin outline x cutting', [], [times(paceOf(tool, 10))]),
+    amountOf('min', thickM, 'thick outline x cutting', [], [times(paceOf(tool, 20))]),
   ];
   return {
     stage: 'cut',
@@ -22,10 +34,12 @@ export function cutting(project: Project, plan: LayerPlan): StageTakeoff {
       const sheet = project.sheets.find((candidate) => candidate.id === sheetId);
       return {
         name: `${sheet?.name || stuffOf(sheet ?? { material: 'xps', own: null }).label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
-        amount: measured('each', sheets, 'area of the pieces / (sheet area x yield), rounded up', [
-          cm2('pieces', areaMm2),
-          { name: 'yield of a sheet', value: project.stacking.sheetYieldPercent, unit: '%' },
-        ]),
+        amount: cut
+          ? measured('each', sheets, 'sheets that the pieces are laid on, offcuts first', [cm2('pieces', areaMm2)])
+          : measured('each', sheets, 'area of the pieces / (sheet area x yield), rounded up', [
+              cm2('pieces', areaMm2),
+              { name: 'yield of a sheet', value: project.stacking.sheetYieldPercent, unit: '%' },
+            ]),
       };
     }),
     handsOn: {
@@ -37,12 +51,12 @@ export function cutting(project: Project, plan: LayerPlan): StageTakeoff {
           { name: 'outline', value: outlineM, unit: 'm' },
           { name: 'of it thicker than 10 mm', value: thickM, unit: 'm' },
         ],
-        coefficients: [labour.markOut, labour.cutThin, labour.cutThick],
+        coefficients: [labour.markOut, ...new Set([paceOf(tool, 10), paceOf(tool, 20)])],
       },
     },
     batches: null,
     coats: 1,
-    note: 'Fresh blade, metal rule, cut away from the holding hand.',
+    note: cutNotes[tool],
   };
 }
 

@@ -1,3 +1,4 @@
+import type { Cutting } from '../cutting/index.ts';
 import type { TrueSurface } from '../geometry/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
 import { skillFactor } from '../materials/index.ts';
@@ -10,11 +11,17 @@ import { carving, cutting, gluing } from './foamStages.ts';
 import { skin } from './pasteStage.ts';
 import type { StageTakeoff } from './stage.ts';
 
-/** Amounts for the default recipe over one stack, in working order. Stages set to nothing are left out. */
-export function takeoffOf(project: Project, surface: TrueSurface, skinMl: number, plan: LayerPlan): StageTakeoff[] {
+/** Amounts for the default recipe over one stack, in working order; `cut` is how its pieces lie on sheets, where that is known. Stages set to nothing are left out. */
+export function takeoffOf(
+  project: Project,
+  surface: TrueSurface,
+  skinMl: number,
+  plan: LayerPlan,
+  cut: Cutting | null,
+): StageTakeoff[] {
   const pace = skillFactor[project.bench.skill];
   const stages = [
-    ...(plan.layers.length ? [cutting(project, plan), gluing(project, plan), carving(plan)] : []),
+    ...(plan.layers.length ? [cutting(project, plan, cut), gluing(project, plan), carving(plan)] : []),
     skin(project, surface, skinMl, plan),
     ...thinCoats(project, surface),
     soilStage(project, surface),

@@ -1,4 +1,5 @@
 export * from './amount.ts';
+export * from './chance.ts';
 export * from './measures.ts';
 export * from './result.ts';
 export * from './say.ts';

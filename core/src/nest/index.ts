@@ -1,0 +1,3 @@
+export { type Bed, grown, laidOut, type NestPiece, type NestProblem, type Placed } from './problem.ts';
+export { createSearch, type Layout, type Search } from './search.ts';
+export { type Turning, turnsOf } from './turns.ts';

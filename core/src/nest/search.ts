@@ -1,0 +1,264 @@
+import { boundsOf } from '../geometry/index.ts';
+import { uniformFrom } from '../units/index.ts';
+import { firstFree, layInOrder, type Order } from './bottomLeft.ts';
+import { laidOut, type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
+import { compareScores, type Score, scoreOf, weightOf } from './score.ts';
+import { settle } from './settle.ts';
+import { createMaps, type Maps, type Spot } from './spots.ts';
+import { tangleOf, untangle } from './untangle.ts';
+
+/** A layout: where pieces lie, and which found no place. */
+export interface Layout {
+  placed: Placed[];
+  leftOver: number[];
+  score: Score;
+}
+
+/** A search for a layout that gets better step by step; the same problem and seed give the same layouts. */
+export interface Search {
+  /** One step: a packing, or a pass over pieces that overlap. */
+  step: () => void;
+  best: () => Layout;
+  /** Steps done. */
+  tries: () => number;
+}
+
+/** Packings in the first orders, by size; then as many by chance before overlaps are untangled. */
+const PACKINGS_EACH = 4;
+const MOST_PACKINGS = 100;
+
+export function createSearch(problem: NestProblem, seed: number, cellMm?: number): Search {
+  const prepared = prepare(problem, cellMm);
+  const maps = createMaps(prepared);
+  const chance = uniformFrom(seed);
+  let tries = 0;
+  const first = firstOrders(prepared);
+  let bestSpots = layInOrder(maps, first[0]);
+  let bestScore = scoreOf(prepared, bestSpots);
+  let layout: Layout | null = null;
+  const offer = (spots: readonly (Spot | null)[]): Score => {
+    const score = scoreOf(prepared, spots);
+    if (compareScores(score, bestScore) < 0) {
+      bestSpots = [...spots];
+      bestScore = score;
+      layout = null;
+    }
+    return score;
+  };
+  const run = (function* () {
+    yield* anneal(maps, first, chance, offer);
+    for (;;) yield* squeeze(maps, () => bestSpots, chance, offer);
+  })();
+  return {
+    step: () => {
+      tries++;
+      run.next();
+    },
+    best: () => {
+      layout ??= settled(prepared, bestSpots, bestScore);
+      return layout;
+    },
+    tries: () => tries,
+  };
+}
+
+/** Orders that usually pack well: by area, by the longer side of the box, by height; each piece at the turn that is least wide. */
+function firstOrders({ variants, areas }: Prepared): Order[] {
+  const pieces = variants.flatMap((list, piece) => (list.length ? [piece] : []));
+  const by = (size: (piece: number) => number) => [...pieces].sort((a, b) => size(b) - size(a) || a - b);
+  const turnOf = (pick: (variant: Prepared['variants'][number][number]) => number) =>
+    variants.map((list) => list.reduce((best, variant, k) => (pick(variant) < pick(list[best]) - 1e-6 ? k : best), 0));
+  const narrow = turnOf((variant) => variant.widthMm);
+  const low = turnOf((variant) => variant.depthMm);
+  const small = turnOf((variant) => variant.widthMm * variant.depthMm);
+  const side = (piece: number) => Math.max(variants[piece][0].widthMm, variants[piece][0].depthMm);
+  const orders = [by((piece) => areas[piece]), by(side)];
+  return [narrow, low, small].flatMap((turns) => orders.map((order) => ({ pieces: order, turns })));
+}
+
+/** Changes the order and the turns a little at a time; a worse packing is taken up now and then, less and less. */
+function* anneal(
+  maps: Maps,
+  first: readonly Order[],
+  chance: () => number,
+  offer: (spots: (Spot | null)[]) => Score,
+): Generator<undefined> {
+  let order = first[0];
+  let weight = Number.POSITIVE_INFINITY;
+  for (const each of first) {
+    const score = weightOf(offer(layInOrder(maps, each)));
+    if (score < weight) [order, weight] = [each, score];
+    yield;
+  }
+  const { variants } = maps.prepared;
+  const n = order.pieces.length;
+  if (!n) return;
+  const packings = Math.min(MOST_PACKINGS, n * PACKINGS_EACH);
+  for (let k = 0; k < packings; k++) {
+    const pieces = [...order.pieces];
+    const turns = [...order.turns];
+    const what = chance();
+    const a = Math.floor(chance() * n);
+    const b = Math.floor(chance() * n);
+    if (what < 0.4) turns[pieces[a]] = Math.floor(chance() * variants[pieces[a]].length);
+    else if (what < 0.7) [pieces[a], pieces[b]] = [pieces[b], pieces[a]];
+    else pieces.splice(b, 0, ...pieces.splice(a, 1));
+    const next = { pieces, turns };
+    const score = weightOf(offer(layInOrder(maps, next)));
+    const heat = 30 * (1 - k / packings) ** 2 + 0.01;
+    if (score <= weight || chance() < Math.exp((weight - score) / heat)) [order, weight] = [next, score];
+    yield;
+  }
+}
+
+/** Passes that an attempt gets before it is given up. */
+const PASSES = 60;
+const MOST_PASSES = 240;
+
+/**
+ * Takes a little of the last sheet away (or the whole of it, when the rest could hold all) and untangles what no longer fits; what comes out clean is pushed
+ * together and offered.
+ */
+function* squeeze(
+  maps: Maps,
+  best: () => readonly (Spot | null)[],
+  chance: () => number,
+  offer: (spots: (Spot | null)[]) => Score,
+): Generator<undefined> {
+  const { prepared } = maps;
+  const { grounds, variants, cellMm } = prepared;
+  if (!variants.some((list) => list.length)) return yield;
+  let share = 0.06;
+  let failed = 0;
+  for (;;) {
+    const from = best();
+    const spots = from.map((spot, piece) => spot ?? anywhere(maps, piece, chance));
+    const movable = spots.filter((spot): spot is Spot => spot !== null);
+    if (!movable.length) return yield;
+    const allPlaced = from.every((spot, piece) => spot || !variants[piece].length);
+    const last = Math.max(...movable.map(({ bed }) => bed), ...prepared.pinned.map(({ bed }) => bed));
+    const reached = Math.max(
+      ...movable.filter(({ bed }) => bed === last).map(({ i, variant }) => i + variant.widthMm / cellMm),
+    );
+    const reach = grounds.map(({ widthMm }, bed) => {
+      const full = widthMm / cellMm;
+      if (!allPlaced || bed < last) return full;
+      return bed === last ? Math.min(full, reached - Math.max(1, reached * share)) : -1;
+    });
+    if (failed > 3) disturb(maps, spots, chance);
+    // Pinned pieces have no spot: they are obstacles.
+    const index = spots.flatMap((spot, piece) => (spot ? [piece] : []));
+    const tangle = tangleOf(spots.length, spots, reach);
+    for (const piece of index) {
+      const spot = spots[piece] as Spot;
+      const room = reach[spot.bed] - spot.variant.widthMm / cellMm;
+      if (room < spot.i - 1e-6) tangle.spots[piece] = { ...spot, i: Math.max(0, Math.floor(room + 1e-6)) };
+    }
+    const passes = Math.min(MOST_PASSES, PASSES + failed * 12);
+    const clean = yield* untangle(maps, tangle, passes, chance);
+    if (clean && tangle.spots.every((spot) => !spot || fits(maps, tangle.reach, spot))) {
+      offer(pushed(maps, tangle.spots));
+      failed = 0;
+      share = Math.min(0.08, share * 1.1);
+    } else {
+      failed++;
+      share = Math.max(0.004, share * 0.7);
+    }
+    yield;
+  }
+}
+
+const fits = (maps: Maps, reach: readonly number[], { variant, bed, i }: Spot): boolean =>
+  i >= 0 &&
+  i <= maps.lastI(variant, bed) &&
+  i * maps.prepared.cellMm + variant.widthMm <= reach[bed] * maps.prepared.cellMm + 1e-6;
+
+/** A place by chance for a piece that has none; null for one that is pinned or larger than every bed. */
+function anywhere(maps: Maps, piece: number, chance: () => number): Spot | null {
+  const places = maps.prepared.variants[piece].flatMap((variant) =>
+    maps.prepared.grounds.flatMap((_, bed) => {
+      const lastI = maps.lastI(variant, bed);
+      const lastJ = maps.lastJ(variant, bed);
+      return lastI < 0 || lastJ < 0 ? [] : [{ variant, bed, lastI, lastJ }];
+    }),
+  );
+  if (!places.length) return null;
+  const { variant, bed, lastI, lastJ } = places[Math.floor(chance() * places.length)];
+  return { variant, bed, i: Math.floor(chance() * (lastI + 1)), j: Math.floor(chance() * (lastJ + 1)) };
+}
+
+/** Two pieces change places, or one goes anywhere: a way out of a layout that leads no further. */
+function disturb(maps: Maps, spots: (Spot | null)[], chance: () => number): void {
+  const movable = spots.flatMap((spot, piece) => (spot ? [piece] : []));
+  const a = movable[Math.floor(chance() * movable.length)];
+  const b = movable[Math.floor(chance() * movable.length)];
+  const [one, two] = [spots[a] as Spot, spots[b] as Spot];
+  if (a === b) {
+    spots[a] = anywhere(maps, a, chance) ?? one;
+    return;
+  }
+  const held = (spot: Spot): Spot | null => {
+    const lastI = maps.lastI(spot.variant, spot.bed);
+    const lastJ = maps.lastJ(spot.variant, spot.bed);
+    return lastI < 0 || lastJ < 0 ? null : { ...spot, i: Math.min(spot.i, lastI), j: Math.min(spot.j, lastJ) };
+  };
+  const first = held({ ...one, bed: two.bed, i: two.i, j: two.j });
+  const second = held({ ...two, bed: one.bed, i: one.i, j: one.j });
+  if (first && second) [spots[a], spots[b]] = [first, second];
+}
+
+/** Takes each piece, from the left, to the leftmost and lowest place that is free for it on its own bed or an earlier one. */
+function pushed(maps: Maps, spots: readonly (Spot | null)[]): (Spot | null)[] {
+  const next = [...spots];
+  const order = next.flatMap((spot, piece) => (spot ? [piece] : []));
+  const at = (piece: number) => next[piece] as Spot;
+  order.sort((a, b) => at(a).bed - at(b).bed || at(a).i - at(b).i);
+  for (const piece of order) {
+    const { variant, bed, i } = at(piece);
+    const free = firstFree(maps, variant, bed, next, i);
+    if (free && (free.i < i || free.j < at(piece).j)) next[piece] = { variant, bed, ...free };
+  }
+  return next;
+}
+
+/** A layout pushed together off the lattice, with how far it reaches then. */
+function settled(prepared: Prepared, spots: readonly (Spot | null)[], score: Score): Layout {
+  const { problem } = prepared;
+  const { placed, leftOver } = writtenDown(prepared, spots);
+  const pressed = settle(prepared, placed);
+  const last = Math.max(...pressed.map(({ bed }) => bed));
+  const before = reachOf(problem, placed, last);
+  return {
+    placed: pressed,
+    leftOver,
+    score: { ...score, reachMm: score.reachMm - before + reachOf(problem, pressed, last) },
+  };
+}
+
+const reachOf = (problem: NestProblem, placed: readonly Placed[], last: number): number =>
+  Math.max(
+    0,
+    ...placed
+      .filter(({ bed }) => bed === last)
+      .map((place) => boundsOf(laidOut(problem.pieces[place.piece], place).outer)[2]),
+  );
+
+/** Spots as places in millimetres. */
+function writtenDown(prepared: Prepared, spots: readonly (Spot | null)[]): Pick<Layout, 'placed' | 'leftOver'> {
+  const { cellMm, grounds, pinned, variants } = prepared;
+  const placed: Placed[] = [...pinned];
+  const leftOver: number[] = [];
+  spots.forEach((spot, piece) => {
+    if (spot) {
+      const { variant, bed, i, j } = spot;
+      placed.push({
+        piece,
+        bed,
+        turn: variant.turn,
+        xMm: grounds[bed].x0 + i * cellMm + variant.middle[0],
+        yMm: grounds[bed].y0 + j * cellMm + variant.middle[1],
+      });
+    } else if (variants[piece].length) leftOver.push(piece);
+  });
+  return { placed, leftOver };
+}

@@ -1,0 +1,230 @@
+import { deepened, type NoFit } from './noFit.ts';
+import type { Variant } from './problem.ts';
+import type { Maps, Spot } from './spots.ts';
+
+/** A layout in which pieces may overlap, and how much each pair of them counts. */
+export interface Tangle {
+  /** By piece; null for one that is pinned, or that no bed can hold. */
+  spots: (Spot | null)[];
+  /** By bed, the last column that any piece may reach on it, in cells; beds at -1 are closed. */
+  reach: number[];
+  /** By two pieces (or a piece and an obstacle), how much their overlap counts by now. */
+  weights: Float64Array;
+  width: number;
+}
+
+/** Obstacles of a bed are numbered behind the pieces. */
+const MOST_OBSTACLES = 64;
+
+export function tangleOf(pieces: number, spots: (Spot | null)[], reach: number[]): Tangle {
+  const width = pieces + MOST_OBSTACLES;
+  return { spots, reach, weights: new Float64Array(width * width).fill(1), width };
+}
+
+const pairOf = ({ width, spots }: Tangle, piece: number, by: number): number => {
+  const other = by >= 0 ? by : spots.length - 1 - by;
+  return piece < other ? piece * width + other : other * width + piece;
+};
+
+/** What lies on a bed, as one variant sees it: its depth for a corner at (i, j) stands at column sign * i + c, row sign * j + r of the map. */
+interface Sight {
+  map: NoFit;
+  sign: 1 | -1;
+  c: number;
+  r: number;
+  by: number;
+  weight: number;
+}
+
+/** Everything on a bed that a variant may overlap. */
+function sightsOf(maps: Maps, tangle: Tangle, variant: Variant, bed: number): Sight[] {
+  const sights: Sight[] = [];
+  const { obstacles } = maps.prepared.grounds[bed];
+  for (let k = 0; k < obstacles.length; k++) {
+    const map = deepened(maps.obstacle(bed, k, variant));
+    const by = -1 - k;
+    const weight = tangle.weights[pairOf(tangle, variant.piece, by)];
+    sights.push({ map, sign: 1, c: -obstacles[k].i0 - map.x0, r: -obstacles[k].j0 - map.y0, by, weight });
+  }
+  for (const spot of tangle.spots) {
+    if (!spot || spot.bed !== bed || spot.variant.piece === variant.piece) continue;
+    const { map: kept, turned } = maps.between(spot.variant, variant);
+    const map = deepened(kept);
+    const by = spot.variant.piece;
+    const weight = tangle.weights[pairOf(tangle, variant.piece, by)];
+    sights.push(
+      turned
+        ? { map, sign: -1, c: spot.i - map.x0, r: spot.j - map.y0, by, weight }
+        : { map, sign: 1, c: -spot.i - map.x0, r: -spot.j - map.y0, by, weight },
+    );
+  }
+  return sights;
+}
+
+/** Thirds of a cell by which a corner at (i, j) would have to move to be free of one of them. */
+function depthAt({ map, sign, c, r }: Sight, i: number, j: number): number {
+  const column = sign * i + c;
+  const row = sign * j + r;
+  return column < 0 || row < 0 || column >= map.columns || row >= map.rows ? 0 : map.depth[column * map.rows + row];
+}
+
+/** Places tried by chance over the bed, and near where the piece lies; the best few are followed downhill. */
+const FAR_TRIED = 48;
+const NEAR_TRIED = 12;
+const FOLLOWED = 3;
+
+/** A place on a bed where a variant overlaps little, weighted: the best of many tried; null where none is better than `better`, or the bed is too small. */
+function littleOverlap(
+  maps: Maps,
+  tangle: Tangle,
+  variant: Variant,
+  bed: number,
+  near: Spot,
+  chance: () => number,
+  better: number,
+): { i: number; j: number; cost: number } | null {
+  const { cellMm } = maps.prepared;
+  const reach = tangle.reach[bed] * cellMm;
+  const lastI = Math.min(
+    maps.lastI(variant, bed),
+    reach < variant.widthMm - 1e-6 ? -1 : Math.floor((reach - variant.widthMm) / cellMm + 1e-6),
+  );
+  const lastJ = maps.lastJ(variant, bed);
+  if (lastI < 0 || lastJ < 0) return null;
+  const sights = sightsOf(maps, tangle, variant, bed);
+  const costAt = (i: number, j: number, most: number): number => {
+    let cost = 0;
+    for (const sight of sights) {
+      cost += sight.weight * depthAt(sight, i, j);
+      if (cost >= most) return cost;
+    }
+    return cost;
+  };
+  const found: { i: number; j: number; cost: number }[] = [];
+  const tryAt = (i: number, j: number) => {
+    const most = found.length < FOLLOWED ? Number.POSITIVE_INFINITY : found[FOLLOWED - 1].cost;
+    const cost = costAt(i, j, most);
+    if (cost >= most) return;
+    let k = found.length < FOLLOWED ? found.length : FOLLOWED - 1;
+    while (k > 0 && found[k - 1].cost > cost) {
+      found[k] = found[k - 1];
+      k--;
+    }
+    found[k] = { i, j, cost };
+  };
+  for (let k = 0; k < FAR_TRIED; k++) tryAt(Math.floor(chance() * (lastI + 1)), Math.floor(chance() * (lastJ + 1)));
+  if (near.bed === bed) {
+    const held = (place: number, last: number) => Math.min(last, Math.max(0, Math.round(place)));
+    const wide = Math.max(4, near.variant.raster.columns / 2);
+    for (let k = 0; k < NEAR_TRIED; k++)
+      tryAt(held(near.i + (chance() - 0.5) * wide, lastI), held(near.j + (chance() - 0.5) * wide, lastJ));
+    tryAt(held(near.i, lastI), held(near.j, lastJ));
+  }
+  let best: { i: number; j: number; cost: number } | null = null;
+  for (const place of found) {
+    let { i, j, cost } = place;
+    for (let step = 8; step >= 1 && cost > 0; ) {
+      let moved = false;
+      for (const [di, dj] of AROUND) {
+        const x = Math.min(lastI, Math.max(0, i + di * step));
+        const y = Math.min(lastJ, Math.max(0, j + dj * step));
+        const there = costAt(x, y, cost);
+        if (there >= cost) continue;
+        [i, j, cost, moved] = [x, y, there, true];
+      }
+      if (!moved) step >>= 1;
+    }
+    if (cost < (best?.cost ?? better)) best = { i, j, cost };
+    if (best?.cost === 0) break;
+  }
+  return best;
+}
+
+const AROUND = [
+  [-1, 0],
+  [0, -1],
+  [1, 0],
+  [0, 1],
+  [-1, -1],
+  [1, -1],
+  [-1, 1],
+  [1, 1],
+] as const;
+
+/** Overlap of a piece as it lies with everything else, weighted; calls `visit` with each it overlaps. */
+function overlapOf(maps: Maps, tangle: Tangle, piece: number, visit?: (by: number, depth: number) => void): number {
+  const spot = tangle.spots[piece];
+  if (!spot) return 0;
+  const { variant, bed, i, j } = spot;
+  let cost = 0;
+  for (const sight of sightsOf(maps, tangle, variant, bed)) {
+    const depth = depthAt(sight, i, j);
+    if (!depth) continue;
+    cost += depth * sight.weight;
+    visit?.(sight.by, depth);
+  }
+  return cost;
+}
+
+/** Fewer turns than this are all tried at every move. */
+const TURNS_TRIED = 3;
+
+/**
+ * Moves pieces that overlap to where they overlap least, pair by pair counting more the longer it lasts (a guided local search, as for coverings and cuttings in
+ * the literature), until nothing overlaps or `passes` are over. One pass a call of `next`; gives whether it came out clean.
+ */
+export function* untangle(
+  maps: Maps,
+  tangle: Tangle,
+  passes: number,
+  chance: () => number,
+): Generator<undefined, boolean> {
+  const { variants } = maps.prepared;
+  const open = tangle.reach.flatMap((reach, bed) => (reach >= 0 ? [bed] : []));
+  for (let pass = 0; pass < passes; pass++) {
+    const tangled = tangle.spots.flatMap((_, piece) => (overlapOf(maps, tangle, piece) > 0 ? [piece] : []));
+    if (!tangled.length) return true;
+    for (let k = tangled.length - 1; k > 0; k--) {
+      const other = Math.floor(chance() * (k + 1));
+      [tangled[k], tangled[other]] = [tangled[other], tangled[k]];
+    }
+    for (const piece of tangled) {
+      const mine = tangle.spots[piece];
+      let cost = overlapOf(maps, tangle, piece);
+      if (!cost || !mine) continue;
+      const all = variants[piece];
+      const few =
+        all.length <= TURNS_TRIED + 1
+          ? all
+          : [mine.variant, ...Array.from({ length: TURNS_TRIED }, () => all[Math.floor(chance() * all.length)])];
+      const beds = open.length <= 2 ? open : [...new Set([mine.bed, open[Math.floor(chance() * open.length)]])];
+      for (const bed of beds)
+        for (const variant of few) {
+          const found = littleOverlap(maps, tangle, variant, bed, mine, chance, cost);
+          if (!found) continue;
+          cost = found.cost;
+          tangle.spots[piece] = { variant, bed, i: found.i, j: found.j };
+          if (cost === 0) break;
+        }
+    }
+    grow(maps, tangle);
+    yield;
+  }
+  return tangle.spots.every((_, piece) => overlapOf(maps, tangle, piece) === 0);
+}
+
+/** What still overlaps counts more from now on, the deepest most. */
+function grow(maps: Maps, tangle: Tangle): void {
+  let deepest = 0;
+  const pairs = new Map<number, number>();
+  tangle.spots.forEach((_, piece) => {
+    overlapOf(maps, tangle, piece, (by, depth) => {
+      pairs.set(pairOf(tangle, piece, by), depth);
+      deepest = Math.max(deepest, depth);
+    });
+  });
+  // What has come apart is forgotten little by little.
+  const { weights } = tangle;
+  for (let n = 0; n < weights.length; n++) if (weights[n] > 1) weights[n] = Math.max(1, weights[n] * 0.95);
+  for (const [pair, depth] of pairs) weights[pair] = Math.min(1e7, weights[pair] * (1.25 + 0.75 * (depth / deepest)));
+}
