@@ -1,9 +1,18 @@
 /** The face of the core: what the command line, the browser and the benches may use. */
 export { type Finding, sayGradient } from './checks/index.ts';
+export {
+  type Clash,
+  clashesOn,
+  kerfMmOf,
+  type NestJob,
+  STRAIGHTENED_MM,
+  toolLimits,
+} from './cutting/index.ts';
 export { wallClock } from './days/index.ts';
 export { createDrafter, DRAFT_NODES, type Draft } from './draft.ts';
 export {
   boundsOf,
+  distanceToStretch,
   type Grid,
   heightAt,
   insideRing,
@@ -12,8 +21,12 @@ export {
   nearestValue,
   offsetLine,
   type Point,
+  type Polygon,
   pointAlong,
+  polygonArea,
   type Ring,
+  ringArea,
+  ringSize,
 } from './geometry/index.ts';
 export {
   type Hold,
@@ -35,11 +48,26 @@ export {
   sectionAlong,
 } from './layers/index.ts';
 export { stuffOf } from './materials/index.ts';
+export {
+  compareScores,
+  createSearch,
+  type Layout,
+  laidOut,
+  movePolygon,
+  type NestProblem,
+  type Placed,
+  type Score,
+  type Search,
+  scorePlaced,
+} from './nest/index.ts';
 export { createPlanner, type Plan, plan } from './plan.ts';
 export * from './project/index.ts';
 export {
+  type BedReport,
+  type CuttingReport,
   type LandformReport,
   type LayerReport,
+  type PieceReport,
   type PlanReport,
   type ProposalReport,
   planReportSchema,
@@ -48,6 +76,22 @@ export {
   type StageReport,
 } from './report.ts';
 export { type Criterion, layerKinds, offcutArea, thicknessOf } from './stack/index.ts';
+export { templateSource } from './templateSource.ts';
+export {
+  BAR_MM,
+  type Page,
+  type Pen,
+  paperSize,
+  paperSizes,
+  pens,
+  roomiest,
+  type Stroke,
+  type TemplateKind,
+  type TemplateSource,
+  templateKinds,
+  templatePages,
+  type Words,
+} from './templates/index.ts';
 export { testPieceOf, USUAL_TEST_PIECE_MM } from './testPiece.ts';
 export * from './units/index.ts';
 export { type Suggestion, suggestedZones, type ZoneMap } from './zones/index.ts';

@@ -1,4 +1,6 @@
 /** Files of other kinds, read and written: plans and grids of heights. Nothing here knows a screen. */
+
+export { groundBody, stackBodies } from './bodies.ts';
 export { boxOfDrawing, type HeightGrid, type PlanDrawing } from './drawing.ts';
 export { readDxf } from './dxf.ts';
 export { readGeoJson } from './geojson.ts';
@@ -13,5 +15,8 @@ export {
   type PlanMapping,
   takeIn,
 } from './mapping.ts';
+export { sheetDxf, sheetSvg } from './sheetFiles.ts';
+export { type Solid, writeStl } from './solids.ts';
 export { readSvg } from './svg.ts';
+export { writeThreeMf, zipFiles } from './threeMf.ts';
 export { writeAsciiGrid, writeDxf, writeGeoJson, writeGeoTiff } from './write.ts';

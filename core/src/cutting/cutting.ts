@@ -47,6 +47,7 @@ export interface NestJob {
   problem: NestProblem;
   pieceIds: string[];
   bedIds: string[];
+  bedNames: string[];
 }
 
 export interface Cutting {
@@ -232,7 +233,13 @@ function layJob(
   return {
     beds: filled,
     nowhere: leftOver.map((k) => nowhereOf(pieces[k].id, problem.pieces[k].outline.outer, beds, cutting.marginMm)),
-    job: { id, problem, pieceIds: pieces.map((piece) => piece.id), bedIds: beds.map((bed) => bed.id) },
+    job: {
+      id,
+      problem,
+      pieceIds: pieces.map((piece) => piece.id),
+      bedIds: beds.map((bed) => bed.id),
+      bedNames: beds.map((bed) => bed.name),
+    },
     used: beds.filter((bed) => bed.copy > 0 && filled.some((each) => each.id === bed.id)),
   };
 }

@@ -87,6 +87,12 @@ export function boundsOf(points: Ring): [number, number, number, number] {
   return box;
 }
 
+/** Width and depth of the box round points, mm. */
+export function ringSize(points: Ring): { widthMm: number; depthMm: number } {
+  const [x0, y0, x1, y1] = boundsOf(points);
+  return { widthMm: x1 - x0, depthMm: y1 - y0 };
+}
+
 /** Convex hull, counter-clockwise (monotone chain). */
 export function convexHull(points: Ring): Ring {
   const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);

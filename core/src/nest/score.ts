@@ -1,4 +1,5 @@
-import type { Prepared } from './problem.ts';
+import { boundsOf, polygonArea } from '../geometry/index.ts';
+import { type Bed, laidOut, type NestProblem, type Placed, type Prepared } from './problem.ts';
 import type { Spot } from './spots.ts';
 
 /** What a layout comes to; less is better, the first figure that differs counts. */
@@ -34,6 +35,25 @@ export function scoreOf(prepared: Prepared, spots: readonly (Spot | null)[]): Sc
     last = Math.max(last, bed);
   }
   return { leftOverMm2, bought, sheets, reachMm: last < 0 ? 0 : (reach.get(last) ?? 0), offcuts };
+}
+
+/** What a layout comes to by the places of its pieces, pinned ones among them, however it was made. */
+export function scorePlaced({ pieces, beds }: NestProblem, placed: readonly Placed[]): Score {
+  const laid = new Set(placed.map(({ piece }) => piece));
+  const filled = new Set(placed.map(({ bed }) => bed));
+  const of = (kind: Bed['kind']) => [...filled].filter((bed) => beds[bed].kind === kind).length;
+  const last = Math.max(-1, ...filled);
+  const left = last < 0 ? 0 : boundsOf(beds[last].outline)[0];
+  const reach = placed
+    .filter(({ bed }) => bed === last)
+    .map((place) => boundsOf(laidOut(pieces[place.piece], place).outer)[2] - left);
+  return {
+    leftOverMm2: pieces.reduce((sum, { outline }, k) => (laid.has(k) ? sum : sum + polygonArea(outline)), 0),
+    bought: of('bought'),
+    sheets: of('sheet') + of('bought'),
+    reachMm: Math.max(0, ...reach),
+    offcuts: of('offcut'),
+  };
 }
 
 const order = ['leftOverMm2', 'bought', 'sheets', 'reachMm', 'offcuts'] as const;

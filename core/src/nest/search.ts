@@ -1,8 +1,7 @@
-import { boundsOf } from '../geometry/index.ts';
 import { uniformFrom } from '../units/index.ts';
 import { firstFree, layInOrder, type Order } from './bottomLeft.ts';
-import { laidOut, type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
-import { compareScores, type Score, scoreOf, weightOf } from './score.ts';
+import { type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
+import { compareScores, type Score, scoreOf, scorePlaced, weightOf } from './score.ts';
 import { settle } from './settle.ts';
 import { createMaps, type Maps, type Spot } from './spots.ts';
 import { tangleOf, untangle } from './untangle.ts';
@@ -55,7 +54,7 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
       run.next();
     },
     best: () => {
-      layout ??= settled(prepared, bestSpots, bestScore);
+      layout ??= settled(prepared, bestSpots);
       return layout;
     },
     tries: () => tries,
@@ -221,27 +220,12 @@ function pushed(maps: Maps, spots: readonly (Spot | null)[]): (Spot | null)[] {
   return next;
 }
 
-/** A layout pushed together off the lattice, with how far it reaches then. */
-function settled(prepared: Prepared, spots: readonly (Spot | null)[], score: Score): Layout {
-  const { problem } = prepared;
+/** A layout pushed together off the lattice, and what it comes to then. */
+function settled(prepared: Prepared, spots: readonly (Spot | null)[]): Layout {
   const { placed, leftOver } = writtenDown(prepared, spots);
   const pressed = settle(prepared, placed);
-  const last = Math.max(...pressed.map(({ bed }) => bed));
-  const before = reachOf(problem, placed, last);
-  return {
-    placed: pressed,
-    leftOver,
-    score: { ...score, reachMm: score.reachMm - before + reachOf(problem, pressed, last) },
-  };
+  return { placed: pressed, leftOver, score: scorePlaced(prepared.problem, pressed) };
 }
-
-const reachOf = (problem: NestProblem, placed: readonly Placed[], last: number): number =>
-  Math.max(
-    0,
-    ...placed
-      .filter(({ bed }) => bed === last)
-      .map((place) => boundsOf(laidOut(problem.pieces[place.piece], place).outer)[2]),
-  );
 
 /** Spots as places in millimetres. */
 function writtenDown(prepared: Prepared, spots: readonly (Spot | null)[]): Pick<Layout, 'placed' | 'leftOver'> {

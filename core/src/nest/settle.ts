@@ -22,14 +22,16 @@ export function settle({ problem, grounds }: Prepared, placed: readonly Placed[]
   const next: Placed[] = [];
   for (const ground of grounds) {
     const here = placed.filter(({ bed }) => bed === ground.bed).map((place) => lyingOf(problem, place));
-    const rim = ground.free
-      ? ground.free.outer
-      : ([
+    const [x1, y1] = [ground.x0 + ground.widthMm, ground.y0 + ground.depthMm];
+    // Seen from inside, as a hole: clockwise.
+    const rim: Ring = ground.free
+      ? [...ground.free.outer].reverse()
+      : [
           [ground.x0, ground.y0],
-          [ground.x0 + ground.widthMm, ground.y0],
-          [ground.x0 + ground.widthMm, ground.y0 + ground.depthMm],
-          [ground.x0, ground.y0 + ground.depthMm],
-        ] as Ring);
+          [ground.x0, y1],
+          [x1, y1],
+          [x1, ground.y0],
+        ];
     for (let round = 0; round < MOST_ROUNDS; round++) {
       const moved = Math.max(push(here, rim, 0), push(here, rim, 1));
       if (moved < STILL_MM) break;
@@ -82,7 +84,10 @@ export function wayTo(moving: readonly Ring[], still: readonly Ring[], axis: 0 |
   return Math.min(ways(moving, still, axis, 1), ways(still, moving, axis, -1));
 }
 
-/** The least way from corners to edges that lie before them (sign 1) or behind them (-1) along an axis. */
+/** Shapes that overlap by no more than this do so by rounding: they touch, mm. */
+const ROUNDING_MM = 0.3;
+
+/** The least way from corners to edges that lie before them (sign 1) or behind them (-1) along an axis; only edges that face the corners count. */
 function ways(corners: readonly Ring[], edges: readonly Ring[], axis: 0 | 1, sign: 1 | -1): number {
   const across = axis === 0 ? 1 : 0;
   let least = Number.POSITIVE_INFINITY;
@@ -95,21 +100,19 @@ function ways(corners: readonly Ring[], edges: readonly Ring[], axis: 0 | 1, sig
     }
   for (const ring of edges)
     for (let k = 0, l = ring.length - 1; k < ring.length; l = k++) {
-      const [a, b] = ring[l][across] <= ring[k][across] ? [ring[l], ring[k]] : [ring[k], ring[l]];
+      const [from, to] = [ring[l], ring[k]];
+      // The outward normal of an outline that runs counter-clockwise (a hole the other way) along the axis.
+      const facing = axis === 0 ? to[1] - from[1] : from[0] - to[0];
+      if (sign * facing <= 0) continue;
+      const [a, b] = from[across] <= to[across] ? [from, to] : [to, from];
       if (b[across] < low || a[across] > high) continue;
-      const span = b[across] - a[across];
-      const near = sign * Math.min(sign * a[axis], sign * b[axis]);
+      const slope = (b[axis] - a[axis]) / (b[across] - a[across]);
       for (const corner of corners)
         for (const point of corner) {
           const at = point[across];
           if (at < a[across] || at > b[across]) continue;
-          const far = sign * (point[axis] - near);
-          if (far < -1e-7) continue;
-          const way =
-            span < 1e-9
-              ? sign * (point[axis] - sign * Math.max(sign * a[axis], sign * b[axis]))
-              : sign * (point[axis] - (a[axis] + ((at - a[across]) * (b[axis] - a[axis])) / span));
-          if (way > -1e-7 && way < least) least = way;
+          const way = sign * (point[axis] - a[axis] - (at - a[across]) * slope);
+          if (way > -ROUNDING_MM && way < least) least = way;
         }
     }
   return Math.max(0, least);

@@ -81,7 +81,12 @@ export function pieceDrawing(project: Project, source: TemplateSource, piece: Te
   if (next) inside('next', ringsOf(next.pieces));
   for (const seam of source.seams.filter(({ layer: of }) => of === piece.layer))
     if (isOnRim(outline.outer, seam.points[0])) strokes.push({ pen: 'seam', points: seam.points, closed: false });
-  for (const room of source.rooms.filter(({ layers }) => layers.includes(piece.layer))) inside('void', room.rings);
+  const names: Words[] = [];
+  for (const room of source.rooms.filter(({ layers }) => layers.includes(piece.layer))) {
+    inside('void', room.rings);
+    const at = room.rings.flat().find((point) => holds(outline, point));
+    if (at && room.name) names.push({ at, text: room.name, sizeMm: 2.6, align: 'left', strong: false });
+  }
   for (const at of [...(layer?.dowels ?? []), ...(next?.dowels ?? [])])
     if (holds(outline, at)) {
       const r = project.stacking.dowel.diameterMm / 2;
@@ -112,7 +117,7 @@ export function pieceDrawing(project: Project, source: TemplateSource, piece: Te
     widthMm: x1 - x0 + 2 * RIM_MM,
     heightMm: y1 - y0 + 2 * RIM_MM,
     strokes: [...strokes, ...compass(outline)],
-    words: labels(piece),
+    words: [...labels(piece), ...names],
   };
 }
 

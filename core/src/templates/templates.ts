@@ -80,7 +80,7 @@ function together(
 /** Reductions that a stacking guide is drawn at: 1 : n. */
 const REDUCTIONS = [1, 2, 2.5, 4, 5, 10, 20];
 /** Room left beside the drawing of a guide, for what is written under it, mm on the paper. */
-const WRITTEN_MM = 34;
+const WRITTEN_MM = 26;
 
 /** A layer at reduced size on one page: what lies under it, where it goes, what follows, what is to be done in it. */
 function guideDrawing(project: Project, source: TemplateSource, layer: TemplateLayer): Drawing {
@@ -122,7 +122,7 @@ function guideDrawing(project: Project, source: TemplateSource, layer: TemplateL
     'Thick line: this layer. Dashed: the layer above. Thin: the layer below. The back of the base is up.',
   ].filter((line) => line);
   lines.forEach((text, k) => {
-    words.push({ at: [0, WRITTEN_MM - 8 - k * 5], text, sizeMm: 2.8, align: 'left', strong: false });
+    words.push({ at: [0, WRITTEN_MM - 6 - k * 4.6], text, sizeMm: 2.8, align: 'left', strong: false });
   });
   return {
     kind: 'guide',

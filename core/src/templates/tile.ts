@@ -114,7 +114,7 @@ function joinMarks(
 ): { strokes: Stroke[]; words: Words[] } {
   const strokes: Stroke[] = [];
   const words: Words[] = [];
-  const cross = (x: number, y: number, text: string) => {
+  const cross = (x: number, y: number, text: string, right = false) => {
     strokes.push({
       pen: 'mark',
       points: [
@@ -131,7 +131,8 @@ function joinMarks(
       ],
       closed: false,
     });
-    words.push({ at: [x + 1.5, y + 1.2], text, sizeMm: 3, align: 'left', strong: false });
+    // At the right edge the words stand to the left, or they would run off the page.
+    words.push({ at: [x + (right ? -13 : 1.5), y + 1.2], text, sizeMm: 3, align: 'left', strong: false });
   };
   const has = (column: number, row: number) => all.some((other) => other.column === column && other.row === row);
   const { x0, y0, x1, y1, column, row } = window;
@@ -152,7 +153,7 @@ function joinMarks(
       closed: false,
     });
     thirds(y0, y1).forEach((y, k) => {
-      cross(at, y, `${name}.${k + 1}`);
+      cross(at, y, `${name}.${k + 1}`, dx > 0);
     });
   }
   for (const [dy, y, name] of [

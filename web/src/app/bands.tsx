@@ -71,6 +71,26 @@ export const bands: readonly Band[] = [
     ),
   },
   {
+    id: 'cutting',
+    name: 'Cutting',
+    figure: (_project, report) => {
+      if (!report) return 'working out';
+      const { pieces, beds } = report.cutting;
+      if (!pieces.length) return 'nothing to cut';
+      const left = pieces.filter(({ state }) => state === 'to cut').length;
+      if (left < pieces.length) return left ? `${left} of ${pieces.length} to cut` : 'all cut';
+      const sheets = beds.filter(({ kind }) => kind !== 'offcut').length;
+      return `${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}, ${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`;
+    },
+    texture: (
+      <g fill="var(--foam-a)" stroke="var(--graphite)" strokeWidth="1" strokeDasharray="3 2">
+        <path d="M3 4H20L24 18L14 27L3 22Z" />
+        <path d="M17 32C27 28 32 36 30 44S18 50 15 44S12 35 17 32Z" />
+        <path d="M4 51H20V59H4Z" />
+      </g>
+    ),
+  },
+  {
     id: 'surface',
     name: 'Surface',
     figure: (_project, report, say) => {

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { createBrowserRouter, Navigate } from 'react-router';
 import { firstToOpen } from '../store/library.ts';
 import { BriefView } from '../views/brief/BriefView.tsx';
+import { CuttingView } from '../views/cutting/CuttingView.tsx';
 import { DaysView } from '../views/days/DaysView.tsx';
 import { GroundView } from '../views/ground/GroundView.tsx';
 import { LayersView } from '../views/layers/LayersView.tsx';
@@ -35,6 +36,7 @@ export const router = createBrowserRouter([
       { path: 'brief', element: <BriefView /> },
       { path: 'ground', element: <GroundView /> },
       { path: 'layers', element: <LayersView /> },
+      { path: 'cutting', element: <CuttingView /> },
       { path: 'surface', element: <SurfaceView /> },
       { path: 'days', element: <DaysView /> },
     ],

@@ -18,10 +18,14 @@ interface ViewState {
   placing: 'no' | 'points' | 'picture';
   /** What the view of layers shows. */
   layersPage: LayersPage;
+  /** What the view of cutting shows. */
+  cuttingPage: CuttingPage;
   demoNoticeSeen: boolean;
 }
 
 export const layersPages = ['stack', 'levels', 'offers', 'build', 'shed', 'gluing'] as const;
+export const cuttingPages = ['sheets', 'pieces', 'list', 'templates', 'how'] as const;
+export type CuttingPage = (typeof cuttingPages)[number];
 export type LayersPage = (typeof layersPages)[number];
 
 /** How this browser likes to see things; no part of any project. */
@@ -37,6 +41,7 @@ export const useView = create<ViewState>()(
       snapping: true,
       placing: 'no',
       layersPage: 'stack',
+      cuttingPage: 'sheets',
       demoNoticeSeen: false,
     }),
     {
@@ -52,13 +57,15 @@ interface PickState {
   several: boolean;
   /** The layer picked in stack, plan and section, counted from 1. */
   layer: number | null;
+  /** The piece picked on the sheets and in the lists of cutting. */
+  piece: string | null;
   /** The section line that the strip shows; the first where it is none. */
   sectionId: string | null;
   /** A place that a list has led to. */
   place: Point | null;
 }
 
-const nothing: PickState = { ids: [], several: false, layer: null, sectionId: null, place: null };
+const nothing: PickState = { ids: [], several: false, layer: null, piece: null, sectionId: null, place: null };
 
 /** What is picked now, in all drawings at once. */
 export const usePicked = create<PickState>(() => nothing);
@@ -72,6 +79,7 @@ export const alsoPick = (id: string): void =>
     several: true,
   }));
 export const pickLayer = (layer: number | null): void => usePicked.setState({ layer });
+export const pickPiece = (piece: string | null): void => usePicked.setState({ piece });
 export const showPlace = (place: Point | null): void => usePicked.setState({ place });
 export const pickSection = (sectionId: string): void => usePicked.setState({ sectionId });
 export const pickNothing = (): void => usePicked.setState(nothing);

@@ -2,6 +2,7 @@ import type {
   Grid,
   HandLayer,
   Judging,
+  NestJob,
   PlanReport,
   Project,
   Ring,
@@ -55,7 +56,7 @@ export interface Fields {
 }
 
 export type PlanAnswer = { ticket: number } & (
-  | { kind: 'plan'; report: PlanReport; fields: Fields | null; near: boolean }
+  | { kind: 'plan'; report: PlanReport; fields: Fields | null; jobs: NestJob[] | null; near: boolean }
   | { kind: 'suggestion'; suggestion: Suggestion }
   | { kind: 'weighed'; weighed: Weighed }
   | { kind: 'failed'; why: string }
@@ -68,6 +69,7 @@ export const answerSchema = z.discriminatedUnion('kind', [
     kind: z.literal('plan'),
     report: z.custom<PlanReport>(),
     fields: z.custom<Fields | null>(),
+    jobs: z.custom<NestJob[] | null>(),
     near: z.boolean(),
   }),
   z.object({ ticket: z.number(), kind: z.literal('suggestion'), suggestion: z.custom<Suggestion>() }),

@@ -1,4 +1,4 @@
-import type { PlanReport, Project, StackReport, Suggestion } from '@hosket/core';
+import type { NestJob, PlanReport, Project, StackReport, Suggestion } from '@hosket/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
@@ -9,6 +9,8 @@ import { answerSchema, bare, type Fields, type PlanRequest, type Weighed } from 
 interface PlanState {
   report: PlanReport | null;
   fields: Fields | null;
+  /** What may be laid on which sheets: for the search of a layout. */
+  jobs: readonly NestJob[];
   /** The report is of an earlier state of the project; a newer one is being worked out. */
   behind: boolean;
   failed: string | null;
@@ -36,6 +38,7 @@ export const dropSuggestion = (): void => usePlan.setState({ suggestion: null })
 export const usePlan = create<PlanState>(() => ({
   report: null,
   fields: null,
+  jobs: [],
   behind: false,
   failed: null,
   suggestion: null,
@@ -62,6 +65,7 @@ export function startPlanning(): () => void {
       usePlan.setState((state) => ({
         report: answer.report,
         fields: answer.fields ?? state.fields,
+        jobs: answer.jobs ?? state.jobs,
         failed: null,
         behind: answer.ticket !== ticket || answer.near,
       }));

@@ -10,6 +10,7 @@ let sentGround: unknown;
 let sentTarget: unknown;
 let sentZones: unknown;
 let sentAreas: unknown;
+let sentCutting: unknown;
 
 /** Lets waiting messages in, so that a newer request is seen between pieces of work. */
 const breath = () =>
@@ -39,7 +40,9 @@ async function runFor(ticket: number, project: Project, quick: boolean): Promise
   }
 }
 
-function answerWith(ticket: number, { report, ground, target, zones, areas, near }: Plan): void {
+function answerWith(ticket: number, { report, ground, target, zones, areas, cutting, near }: Plan): void {
+  const jobs = cutting === sentCutting ? null : cutting.jobs;
+  sentCutting = cutting;
   const fresh = ground !== sentGround || target !== sentTarget || zones !== sentZones || areas !== sentAreas;
   sentGround = ground;
   sentTarget = target;
@@ -49,7 +52,7 @@ function answerWith(ticket: number, { report, ground, target, zones, areas, near
     ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline, zones, areas: areas.node }
     : null;
   answer(
-    { ticket, kind: 'plan', report, fields, near },
+    { ticket, kind: 'plan', report, fields, jobs, near },
     fields ? [fields.ground.values.buffer as ArrayBuffer, fields.target.values.buffer as ArrayBuffer] : [],
   );
 }

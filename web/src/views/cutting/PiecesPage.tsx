@@ -1,0 +1,103 @@
+import { type PlanReport, ringSize, toolLimits } from '@hosket/core';
+import { useProject } from '../../store/projectStore.ts';
+import { pickPiece, usePicked } from '../../store/viewStore.ts';
+import { Figure, useSay } from '../../ui/Figures.tsx';
+
+const heads = ['Piece', 'Layer', 'Size', 'Area', 'Outline', 'Neck', 'Inside corner', 'Lies on'];
+
+/** Every piece in a table, with its seams below. */
+export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
+  const { cutting: settings } = useProject();
+  const picked = usePicked((state) => state.piece);
+  const say = useSay();
+  const { neckMm, radiusMm } = toolLimits[settings.tool];
+  if (!cutting.pieces.length) return <p className="text-muted">There is nothing to cut yet.</p>;
+  return (
+    <>
+      <table className="w-full border-collapse text-sm">
+        <caption className="sr-only">Pieces</caption>
+        <thead>
+          <tr>
+            {heads.map((head) => (
+              <th
+                key={head}
+                scope="col"
+                className="border-b border-graphite/50 py-1 pr-3 text-left text-xs font-normal text-muted"
+              >
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {cutting.pieces.map((piece) => {
+            const size = ringSize(piece.outline.outer);
+            const bed = cutting.beds.find(({ id }) => id === piece.bed);
+            const thin = piece.neck !== null && piece.neck.widthMm < neckMm;
+            const tight = piece.insideRadiusMm !== null && piece.insideRadiusMm < radiusMm;
+            return (
+              <tr key={piece.id} className={`border-b border-line ${picked === piece.id ? 'bg-sheet' : ''}`}>
+                <th scope="row" className="py-1 pr-3 text-left font-normal">
+                  <button
+                    type="button"
+                    className="cursor-pointer font-semibold"
+                    aria-pressed={picked === piece.id}
+                    onClick={() => pickPiece(picked === piece.id ? null : piece.id)}
+                  >
+                    {piece.id}
+                  </button>
+                </th>
+                <td className="pr-3">
+                  <Figure text={`${piece.layer}, ${say.mm(piece.thicknessMm)}`} />
+                </td>
+                <td className="pr-3">
+                  <Figure text={`${say.mm(size.widthMm).replace(/ \w+$/, '')} × ${say.mm(size.depthMm)}`} />
+                </td>
+                <td className="pr-3">
+                  <Figure text={say.area(piece.areaMm2)} />
+                </td>
+                <td className="pr-3">
+                  <Figure text={say.mm(Math.round(piece.outlineMm))} />
+                </td>
+                <td className={`pr-3 ${thin ? 'text-plum' : ''}`}>{piece.neck ? say.mm(piece.neck.widthMm) : '–'}</td>
+                <td className={`pr-3 ${tight ? 'text-plum' : ''}`}>
+                  {piece.insideRadiusMm === null ? '–' : say.mm(piece.insideRadiusMm)}
+                </td>
+                <td>{piece.state === 'put away' ? 'cut, put away' : (bed?.name ?? 'nothing: it fits nowhere')}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-2 text-xs text-muted">
+        A dash: no neck narrower than 24 mm, no inside corner tighter than 8 mm. Marked: harder than a {settings.tool}{' '}
+        likes ({say.mm(neckMm)}, {say.mm(radiusMm)}; common practice, no source). Slivers under{' '}
+        {say.area(settings.sliverMm2)} are left out
+        {cutting.dropped.length > 0 &&
+          `: ${cutting.dropped.map(({ layer, count }) => `${count} of layer ${layer}`).join(', ')}`}
+        .
+      </p>
+      {cutting.seams.length > 0 && (
+        <section aria-label="Seams" className="mt-3">
+          <h2 className="mb-1 text-base">Seams</h2>
+          <ul className="text-sm">
+            {cutting.seams.map((seam) => (
+              <li
+                key={`${seam.layer} ${seam.points[0].join()} ${seam.points[1].join()}`}
+                className="border-b border-line py-1"
+              >
+                Layer {seam.layer}: <Figure text={say.mm(seam.lengthMm)} />
+                {seam.keys > 0 && `, ${seam.keys} ${seam.keys === 1 ? 'key' : 'keys'}`}
+                {seam.apartMm !== null && (
+                  <>
+                    , <Figure text={say.mm(seam.apartMm)} /> from the nearest seam of the layer below
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}
