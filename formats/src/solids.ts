@@ -15,16 +15,17 @@ interface Outline {
 
 /** Outlines without corners that repeat or lie on a straight line: caps and walls must have the same corners, and the triangulator leaves such corners out. */
 function bare(ring: readonly Point[]): Point[] {
-  let kept = [...ring];
-  for (let again = true; again && kept.length > 3; ) {
-    const next = kept.filter((b, k) => {
-      const a = kept[(k + kept.length - 1) % kept.length];
-      const c = kept[(k + 1) % kept.length];
-      const turn = (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
-      return Math.abs(turn) > 1e-9 || k % 2 === 1;
-    });
-    again = next.length < kept.length;
-    kept = next;
+  const kept = [...ring];
+  for (let k = 0; k < kept.length && kept.length > 3; ) {
+    const a = kept[(k + kept.length - 1) % kept.length];
+    const b = kept[k];
+    const c = kept[(k + 1) % kept.length];
+    const turn = (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+    if (Math.abs(turn) > 1e-9) k++;
+    else {
+      kept.splice(k, 1);
+      k = Math.max(0, k - 1);
+    }
   }
   return kept;
 }

@@ -94,13 +94,14 @@ describe('the stack that is built', () => {
       id: 'rest',
       name: 'Rest',
       sheetId: 'dense-20',
-      outline: { kind: 'rectangle' as const, widthMm: 300, depthMm: 300 },
+      outline: { kind: 'rectangle' as const, widthMm: 430, depthMm: 300 },
       place: '',
     };
     const plain = planOf('harl-quarry').report.stack.sheetsUsed;
     const used = plan({ ...quarry, offcuts: [offcut] }).report.stack.sheetsUsed;
     const of = (list: typeof used) => list.find(({ sheetId }) => sheetId === 'dense-20');
     expect(of(used)?.areaMm2).toBeCloseTo(of(plain)?.areaMm2 ?? 0, 3);
-    expect(of(used)?.sheets).toBeLessThan(of(plain)?.sheets ?? 0);
+    // The largest piece lies on it.
+    expect(of(used)?.sheets).toBe((of(plain)?.sheets ?? 0) - 1);
   });
 });

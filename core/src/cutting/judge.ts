@@ -18,6 +18,9 @@ export interface Clash {
   areaMm2: number;
 }
 
+/** Outlines are grown by up to this much more than they should be, and half a tenth is forgiven, mm. */
+const ROUNDING_MM = 0.12;
+
 /** Overlaps smaller than this are rounding, mm2; so much may a piece stand over the edge of its sheet, mm. */
 const NOTHING_MM2 = 0.05;
 const OVER_EDGE_MM = 0.1;
@@ -28,14 +31,14 @@ interface Lies {
 }
 
 /**
- * Pieces on one bed that overlap each other, come nearer than the gap, or stand over its margin. Exact: by the clipper, on the outlines themselves. Beyond
- * `toleranceMm` of gap nothing is forgiven.
+ * Pieces on one bed that overlap each other, come nearer than the gap, or stand over its margin. By the clipper, on the outlines
+ * themselves: good to a tenth of a millimetre.
  */
 export function clashesOn(outline: Ring, pieces: readonly Lies[], gapMm: number, marginMm: number): Clash[] {
   const clashes: Clash[] = [];
   const wide = pieces.map(({ lies }) => {
-    // Half a tenth less than the gap, so that pieces just the gap apart do not clash by rounding.
-    const by = Math.max(0, gapMm / 2 - 0.05);
+    // A tenth less than the gap, so that pieces just the gap apart do not clash by rounding.
+    const by = Math.max(0, gapMm / 2 - ROUNDING_MM);
     return by > 0 ? grown(lies, by) : lies;
   });
   const boxes = wide.map(({ outer }) => boundsOf(outer));

@@ -82,7 +82,7 @@ const middleOf = (ring: Ring): Point => [
 /** Inside radii that are told apart, mm. */
 const RADII = [0.5, 1, 1.5, 2, 3, 4, 6, 8];
 /** A round blade leaves this part of its radius squared in a corner that is tighter than it; a right angle leaves 0.215. */
-const LEFT_IN_CORNER = 0.1;
+const LEFT_IN_CORNER = 0.04;
 
 /**
  * The tightest inside corner of a piece: the largest radius of RADII with which a round tool still gets into every corner (a closing of the shape fills no spot of

@@ -3,6 +3,7 @@ import {
   clipToConvex,
   cutRings,
   growRings,
+  meetRings,
   nestRings,
   type Polygon,
   polygonArea,
@@ -44,8 +45,8 @@ const move = (ring: Ring, dx: number, dy: number): Ring => ring.map(([x, y]) => 
 /** The parts of a ring that are wide enough: made thinner by half the least width all round, and as much wider again. */
 function opened(ring: Ring): Ring[] {
   const thin = growRings([ring], -LEAST_WIDTH_MM / 2);
-  // Grown back, but never beyond what is there.
-  return nestRings(growRings(thin, LEAST_WIDTH_MM / 2 - 0.05)).map(({ outer }) => {
+  // Grown back farther than it was made thinner, so that corners stay square, but never beyond what is there.
+  return nestRings(meetRings(growRings(thin, LEAST_WIDTH_MM * 0.72), [ring])).map(({ outer }) => {
     let byMm = TRACED_MM;
     let straight = straightened({ outer, holes: [] }, byMm).outer;
     while (straight.length > MOST_CORNERS) {

@@ -97,7 +97,7 @@ function bestBlade(piece: Polygon, room: Room, below: readonly Seam[], apartMm: 
     const [low, high] = [Math.min(...offs), Math.max(...offs)];
     const places = Array.from({ length: PLACES }, (_, k) => low + ((high - low) * (k + 1)) / (PLACES + 1));
     // A part as large as a sheet is often the best that can be done.
-    for (const reach of [room.widthMm, room.depthMm]) places.push(low + reach - 0.01, high - reach + 0.01);
+    for (const reach of [room.widthMm, room.depthMm]) places.push(low + reach, high - reach);
     for (const off of places) {
       if (off <= low + 1 || off >= high - 1) continue;
       const chords = chordsOf(rings, along, off);
@@ -173,7 +173,7 @@ function partsFor(points: Ring, { widthMm, depthMm }: Room): number {
   if (fitsSheet(points, widthMm, depthMm)) return 1;
   const [x0, y0, x1, y1] = boundsOf(points);
   const [w, d] = [x1 - x0, y1 - y0];
-  const parts = (a: number, b: number) => Math.ceil(w / a - 1e-9) * Math.ceil(d / b - 1e-9);
+  const parts = (a: number, b: number) => Math.ceil(w / a - 1e-6) * Math.ceil(d / b - 1e-6);
   return Math.max(2, Math.min(parts(widthMm, depthMm), parts(depthMm, widthMm)));
 }
 

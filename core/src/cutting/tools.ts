@@ -8,7 +8,7 @@ export const kerfMmOf = ({ kerfMm, tool }: Project['cutting']): number => kerfMm
 
 /** Narrower necks and tighter inside corners than these are hard for a tool, mm (common practice, no source). */
 export const toolLimits: Record<CutTool, { neckMm: number; radiusMm: number }> = {
-  knife: { neckMm: 4, radiusMm: 0.5 },
+  knife: { neckMm: 4, radiusMm: 0 },
   'hot wire': { neckMm: 8, radiusMm: 1.5 },
   'fine saw': { neckMm: 6, radiusMm: 3 },
 };

@@ -112,6 +112,22 @@ const isRectangle = (ring: Ring): boolean => {
   return ring.length === 4 && ring.every(([x, y]) => (x === x0 || x === x1) && (y === y0 || y === y1));
 };
 
+/** Cells that sizes in whole millimetres are often multiples of. */
+const ROUND_CELLS = [1, 1.25, 1.5, 2, 2.5, 3, 4, 5, 6];
+
+/** The size of a cell near the one wanted with which the boxes of pieces come nearest to whole cells: what is cut square then packs without loss. */
+function cellFor({ pieces, gapMm }: NestProblem, wantedMm: number): number {
+  const sizes = pieces.flatMap(({ outline }) => {
+    const [x0, y0, x1, y1] = boundsOf(outline.outer);
+    return [x1 - x0 + gapMm, y1 - y0 + gapMm];
+  });
+  const lost = (cellMm: number) => sizes.reduce((sum, mm) => sum + Math.ceil(mm / cellMm - ON_CELL) * cellMm - mm, 0);
+  const near = ROUND_CELLS.filter((cellMm) => cellMm > wantedMm * 0.6 && cellMm < wantedMm * 1.15);
+  return [wantedMm, ...near].reduce((best, cellMm) => (lost(cellMm) < lost(best) - 1e-9 ? cellMm : best));
+}
+/** A size that is so near a whole number of cells is one, in cells. */
+const ON_CELL = 1e-6;
+
 /** Maps of every two variants should take no more room than this, bytes. */
 const ROOM_FOR_MAPS = 150e6;
 const FEWEST_TURNS = 4;
@@ -131,7 +147,7 @@ export function prepare(problem: NestProblem, cell?: number): Prepared {
   const { gapMm, marginMm } = problem;
   const boxes = problem.beds.map(({ outline }) => boundsOf(outline));
   const largest = Math.max(1, ...boxes.map(([x0, y0, x1, y1]) => (x1 - x0) * (y1 - y0)));
-  const cellMm = cell ?? Math.min(COARSEST_MM, Math.max(FINEST_MM, Math.sqrt(largest / CELLS)));
+  const cellMm = cell ?? cellFor(problem, Math.min(COARSEST_MM, Math.max(FINEST_MM, Math.sqrt(largest / CELLS))));
   const held = new Set(problem.pinned.map(({ piece }) => piece));
   const shapes = problem.pieces.map(({ outline }) => grown(outline, gapMm / 2));
   let count = 0;

@@ -35,12 +35,13 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   let bestSpots = layInOrder(maps, first[0]);
   let bestScore = scoreOf(prepared, bestSpots);
   let layout: Layout | null = null;
+  let fresh = true;
   const offer = (spots: readonly (Spot | null)[]): Score => {
     const score = scoreOf(prepared, spots);
     if (compareScores(score, bestScore) < 0) {
       bestSpots = [...spots];
       bestScore = score;
-      layout = null;
+      fresh = true;
     }
     return score;
   };
@@ -54,8 +55,13 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
       run.next();
     },
     best: () => {
-      layout ??= settled(prepared, bestSpots);
-      return layout;
+      if (fresh) {
+        // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
+        const next = settled(prepared, bestSpots);
+        if (!layout || compareScores(next.score, layout.score) < 0) layout = next;
+        fresh = false;
+      }
+      return layout as Layout;
     },
     tries: () => tries,
   };

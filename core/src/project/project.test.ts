@@ -102,7 +102,7 @@ describe('reading a project file', () => {
     expect(fault('{"format":"hosket-project","version":99}')?.message).toContain('version 99'));
 
   it('a file of an older version that lacks nearly everything is refused with the places, not with a fault of our own', () => {
-    for (const version of [1, 2, 3, 4]) {
+    for (const version of [1, 2, 3, 4, 5]) {
       const told = fault(JSON.stringify({ format: 'hosket-project', version, name: 4 }));
       expect(told?.message).toContain('name: Invalid input');
       expect(fault(JSON.stringify({ format: 'hosket-project', version, stacking: 'x' }))?.code).toBe('value');
@@ -120,6 +120,18 @@ describe('reading a project file', () => {
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
   });
 
+  it('a document of version 5 opens: nothing lost, nothing cut, sheets without a grain', () => {
+    const text = readFileSync(new URL('../testing/version-5.hosket.json', import.meta.url), 'utf8');
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    const { sheets, ...rest } = JSON.parse(text);
+    expect(read.value).toMatchObject({ ...rest, version: PROJECT_VERSION });
+    expect(read.value.sheets).toEqual(sheets.map((sheet: object) => ({ ...sheet, grain: false })));
+    expect(read.value.nest).toEqual({ key: '', places: [], ticked: [], done: [] });
+    expect(read.value.cutting).toMatchObject({ tool: 'knife', gapMm: 2, split: true });
+    expect(read.value.paper).toMatchObject({ size: 'A4', barMm: 100 });
+  });
+
   it('a document of version 4 opens: nothing lost, solid layers, the cheapest stack, sheets that lie anywhere', () => {
     const text = readFileSync(new URL('../testing/version-4.hosket.json', import.meta.url), 'utf8');
     const read = readProject(text);
@@ -135,6 +147,7 @@ describe('reading a project file', () => {
         buyable: false,
         place: '',
         limit: { kind: 'anywhere' },
+        grain: false,
       })),
     );
     expect(read.value.stack).toEqual({ byHand: null, pinned: [], onJoint: [] });

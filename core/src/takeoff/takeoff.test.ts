@@ -18,7 +18,7 @@ const project = {
   },
 };
 const { plan } = stacked(project, ground, 'halfway');
-const stages = takeoffOf(project, ground.surface, ground.volumeMl - target.volumeMl, plan);
+const stages = takeoffOf(project, ground.surface, ground.volumeMl - target.volumeMl, plan, null);
 const stage = (id: StageId) => {
   const found = stages.find((candidate) => candidate.stage === id);
   if (!found) throw new Error(`no stage ${id}`);
@@ -85,6 +85,7 @@ describe('choices of the recipe', () => {
       ground.surface,
       207,
       plan,
+      null,
     );
 
   it('what is set to nothing is left out', () => {

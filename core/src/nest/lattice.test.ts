@@ -1,0 +1,151 @@
+import { describe, expect, it } from 'vitest';
+import { type Polygon, polygonArea, polygonOutline } from '../geometry/index.ts';
+import { cutUp } from '../testing/cutUp.ts';
+import { commonArea } from '../testing/judge.ts';
+import { bitsOf, deepened, noFitOf } from './noFit.ts';
+import { type Raster, rasterOf, turnPolygon } from './raster.ts';
+import { wayTo } from './settle.ts';
+
+const square = (x: number, y: number, w: number, d: number): Polygon => ({
+  outer: [
+    [x, y],
+    [x + w, y],
+    [x + w, y + d],
+    [x, y + d],
+  ],
+  holes: [],
+});
+const frame: Polygon = { outer: square(0, 0, 60, 60).outer, holes: [[...square(15, 15, 30, 30).outer].reverse()] };
+
+const cellsOf = ({ columns, rows, starts, runs }: Raster): boolean[][] =>
+  Array.from({ length: columns }, (_, i) =>
+    Array.from({ length: rows }, (_, j) => {
+      for (let k = starts[i]; k < starts[i + 1]; k += 2) if (j >= runs[k] && j < runs[k + 1]) return true;
+      return false;
+    }),
+  );
+
+describe('a raster', () => {
+  it('sets every cell that a shape has any area in, and no cell that is farther than a hair from it (polygon-clipping)', () => {
+    for (const shape of [...cutUp(60, 45, 5, 3, 0.4), frame]) {
+      const turned = turnPolygon(shape, 33);
+      const x0 = Math.min(...turned.outer.map(([x]) => x));
+      const y0 = Math.min(...turned.outer.map(([, y]) => y));
+      const cells = cellsOf(rasterOf(turned, 4));
+      cells.forEach((column, i) => {
+        column.forEach((set, j) => {
+          const cell = square(x0 + i * 4, y0 + j * 4, 4, 4);
+          if (commonArea(turned, cell) > 1e-6) expect(set).toBe(true);
+          else if (set)
+            expect(commonArea(turned, square(x0 + i * 4 - 0.01, y0 + j * 4 - 0.01, 4.02, 4.02))).toBeGreaterThan(0);
+        });
+      });
+    }
+  });
+
+  it('of finer and finer cells comes to the area of the shape: too much by no more than a cell along the outline', () => {
+    for (const shape of cutUp(300, 300, 6, 1)) {
+      for (const cellMm of [4, 1]) {
+        const count = cellsOf(rasterOf(turnPolygon(shape, 17), cellMm))
+          .flat()
+          .filter(Boolean).length;
+        const over = count * cellMm ** 2 - polygonArea(shape);
+        expect(over).toBeGreaterThanOrEqual(-1e-6);
+        expect(over).toBeLessThan(polygonOutline(shape) * cellMm * 1.0);
+      }
+    }
+  });
+
+  it('of a square of whole cells is that square, at every quarter turn', () => {
+    for (const degrees of [0, 90, 180, 270]) {
+      const { columns, rows } = rasterOf(turnPolygon(square(0, 0, 12, 8), degrees), 4);
+      expect([columns, rows]).toEqual(degrees % 180 ? [2, 3] : [3, 2]);
+    }
+  });
+});
+
+/** Whether two rasters have a cell in common when the second one's corner stands at (dx, dy) of the first. */
+function meets(a: boolean[][], b: boolean[][], dx: number, dy: number): boolean {
+  return b.some((column, i) => column.some((set, j) => set && a[i + dx]?.[j + dy] === true));
+}
+
+describe('where one may not lie beside another', () => {
+  const shapes = [...cutUp(60, 60, 4, 5, 0.4), frame].map((shape) => rasterOf(shape, 5));
+
+  it('is wherever they have a cell in common, in holes and bays too', () => {
+    for (const fixed of shapes)
+      for (const moving of shapes) {
+        const map = noFitOf(fixed, moving);
+        const [a, b] = [cellsOf(fixed), cellsOf(moving)];
+        const bits = bitsOf(map, false);
+        for (let i = 0; i < map.columns; i++)
+          for (let j = 0; j < map.rows; j++) {
+            const wrong = meets(a, b, map.x0 + i, map.y0 + j);
+            expect(map.depth[i * map.rows + j] > 0).toBe(wrong);
+            expect(((bits.bits[i * bits.words + (j >>> 5)] >>> (j & 31)) & 1) === 1).toBe(wrong);
+          }
+      }
+  });
+
+  it('turned round is the map with the two exchanged', () => {
+    const [one, two] = shapes;
+    const there = bitsOf(noFitOf(one, two), true);
+    const back = bitsOf(noFitOf(two, one), false);
+    expect(there).toEqual(back);
+  });
+
+  it('is so deep as the nearest free place is far, in steps of 3 and 4 aslant', () => {
+    const map = deepened(noFitOf(rasterOf(frame, 5), rasterOf(square(0, 0, 15, 10), 5)));
+    const depth = (i: number, j: number) =>
+      i < 0 || j < 0 || i >= map.columns || j >= map.rows ? 0 : map.depth[i * map.rows + j];
+    const steps = [3, 4];
+    for (let i = 0; i < map.columns; i++)
+      for (let j = 0; j < map.rows; j++) {
+        if (!depth(i, j)) continue;
+        let least = Number.POSITIVE_INFINITY;
+        for (let u = -1; u <= map.columns; u++)
+          for (let v = -1; v <= map.rows; v++) {
+            if (depth(u, v)) continue;
+            const [far, near] = [
+              Math.max(Math.abs(u - i), Math.abs(v - j)),
+              Math.min(Math.abs(u - i), Math.abs(v - j)),
+            ];
+            least = Math.min(least, (far - near) * steps[0] + near * steps[1]);
+          }
+        expect(depth(i, j)).toBe(least);
+      }
+  });
+});
+
+describe('how far a shape can be pushed', () => {
+  it('to a wall, to a slope, and into a bay', () => {
+    const at = (x: number, y: number) => [square(x, y, 10, 10).outer];
+    expect(wayTo(at(50, 0), at(0, 0), 0)).toBeCloseTo(40, 9);
+    expect(wayTo(at(50, 5), at(0, 0), 0)).toBeCloseTo(40, 9);
+    expect(wayTo(at(50, 11), at(0, 0), 0)).toBe(Number.POSITIVE_INFINITY);
+    expect(wayTo(at(3, 50), at(0, 0), 1)).toBeCloseTo(40, 9);
+    // A right triangle, its long side rising from (0, 20) to (20, 0): a square from the right touches it with its lower left corner.
+    const slope = [
+      [
+        [0, 0],
+        [20, 0],
+        [0, 20],
+      ] as const,
+    ];
+    expect(wayTo(at(50, 5), slope, 0)).toBeCloseTo(35, 9);
+    // Into the mouth of a U.
+    const u = [
+      [
+        [0, 0],
+        [40, 0],
+        [40, 10],
+        [10, 10],
+        [10, 30],
+        [40, 30],
+        [40, 40],
+        [0, 40],
+      ] as const,
+    ];
+    expect(wayTo(at(60, 15), u, 0)).toBeCloseTo(50, 9);
+  });
+});
