@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './hosket.ts';
 
-const bands = ['Brief', 'Ground', 'Layers', 'Surface', 'Days'];
+const bands = ['Brief', 'Ground', 'Layers', 'Cutting', 'Surface', 'Days'];
 
 for (const theme of ['plaster', 'evening'])
   test(`axe finds nothing in any view, ${theme}`, async ({ app, page }) => {
@@ -29,6 +29,20 @@ for (const theme of ['plaster', 'evening'])
       await app.show(band);
       await clean(band);
     }
+    await app.show('Cutting');
+    await page.getByRole('button', { name: /^Piece 4-1 on / }).focus();
+    await clean('a picked piece');
+    for (const name of ['Pieces', 'Cutting list', 'Templates and files', 'How it is cut']) {
+      await page.getByRole('tab', { name, exact: true }).click();
+      await clean(name);
+    }
+    await app.write('Goes on without getting better for', '300 s');
+    await app.settled();
+    await page.getByRole('tab', { name: 'Sheets', exact: true }).click();
+    await page.getByRole('button', { name: 'Find a better layout' }).click();
+    await page.getByRole('progressbar', { name: 'Patience used up' }).waitFor();
+    await clean('a search for a layout');
+    await page.getByRole('button', { name: 'Stop and keep the best' }).click();
     await app.show('Ground');
     await app.mark('Bench 3').click();
     await clean('a picked mark');

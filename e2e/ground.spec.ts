@@ -120,7 +120,7 @@ test('by keyboard alone: raise a bench, draw a contour, nudge its point, choose 
   await tabTo(/^Halfway/i);
   await page.keyboard.press('ArrowLeft', { delay: 150 });
   await expect(page.getByRole('radio', { name: /Carve back/i })).toBeChecked();
-  await key('Alt+5');
+  await key('Alt+6');
   await page.getByRole('heading', { name: 'Days', level: 1 }).waitFor();
   await page.reload();
   await app.settled();

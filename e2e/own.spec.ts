@@ -69,7 +69,7 @@ test('quick edits one after another end in the plan of the last', async ({ app, 
 
 test('every view has an address: reload, back and forward work, and a wrong address is told', async ({ app, page }) => {
   await app.open();
-  for (const band of ['Layers', 'Surface', 'Days', 'Brief']) {
+  for (const band of ['Layers', 'Cutting', 'Surface', 'Days', 'Brief']) {
     await app.show(band);
     await expect(page).toHaveURL(new RegExp(`/${band.toLowerCase()}$`));
   }

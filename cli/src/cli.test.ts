@@ -32,6 +32,33 @@ const project = (() => {
   return read.value;
 })();
 
+describe('hosket nest and hosket templates', () => {
+  it('nest writes a project whose layout is kept; the same file and tries give the same one', () => {
+    const out = [join(folder, 'a.hosket.json'), join(folder, 'b.hosket.json')];
+    for (const path of out) expect(hosket('nest', demo, '--tries', '30', '--out', path).status).toBe(0);
+    const [a, b] = out.map((path) => readFileSync(path, 'utf8'));
+    expect(a).toBe(b);
+    const read = readProject(a);
+    expect(read.ok && read.value.nest.places.length).toBe(5);
+    expect(read.ok && plan(read.value).report.cutting).toMatchObject({ kept: true, clashes: [], nowhere: [] });
+  });
+
+  it('templates writes a PDF', () => {
+    const out = join(folder, 't.pdf');
+    expect(hosket('templates', demo, '--out', out).status).toBe(0);
+    expect(readFileSync(out, 'latin1').slice(0, 5)).toBe('%PDF-');
+  });
+
+  it('without a file to write, a wrong number of tries, or where nothing can be written: says so', () => {
+    expect(hosket('nest', demo)).toMatchObject({ status: 2, stderr: expect.stringContaining('needs --out') });
+    expect(hosket('nest', demo, '--out', 'x', '--tries', 'many').stderr).toContain('--tries takes a whole number');
+    expect(hosket('templates', demo, '--out', join(folder, 'none', 't.pdf'))).toMatchObject({
+      status: 3,
+      stderr: expect.stringContaining('Give a path that can be written'),
+    });
+  });
+});
+
 describe('hosket plan', () => {
   it('prints heights, stack, amounts, waits and finish', () => {
     const { status, stdout, stderr } = hosket('plan', demo);
@@ -41,6 +68,8 @@ describe('hosket plan', () => {
       'Heights',
       'Stack, halfway',
       'The three schools',
+      'Cutting',
+      'hot wire',
       'Amounts',
       'Waits',
       'Finish',

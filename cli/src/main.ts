@@ -1,7 +1,22 @@
 #!/usr/bin/env node
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { type Fault, itemsOf, type Project, plan, planReportSchema, type Result, readProject } from '@hosket/core';
+import {
+  type Fault,
+  itemsOf,
+  type Plan,
+  type Project,
+  plan,
+  planReportSchema,
+  type Result,
+  readProject,
+  templateKinds,
+  templatePages,
+  templateSource,
+  withLayout,
+  writeProject,
+} from '@hosket/core';
+import { writePdf } from '@hosket/formats/pdf';
 import { planText } from './planText.ts';
 
 /** 0 all is well; 1 something in the plan stops the work; 2 wrong use; 3 the file cannot be read; 4 the file is not a valid project. */
@@ -11,9 +26,14 @@ const usage = `hosket: plans the groundwork of dioramas and gaming boards
 
   hosket plan FILE [--json] [--imperial]   heights, stack, amounts, waits and finish of a project
   hosket check FILE                        whether a project file is sound, and what stands against the plan
+  hosket nest FILE --out FILE [--tries N]  lays the pieces on the sheets again, so many tries for each kind (2000), and writes the project
+  hosket templates FILE --out FILE         the templates as a PDF at full size
 
 Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project.
 `;
+
+/** Tries for each kind of sheet, unless told otherwise. */
+const USUAL_TRIES = 2000;
 
 function fail(exit: number, text: string): never {
   process.stderr.write(`${text}\n`);
@@ -37,7 +57,31 @@ function load(file: string): Project {
   return read.value;
 }
 
-function main(): number {
+/** Writes a file whole, or says why not. */
+function store(file: string, body: string | Uint8Array): void {
+  try {
+    writeFileSync(file, body);
+  } catch (error) {
+    fail(code.unreadable, `hosket: ${file}: ${(error as Error).message}\n  Give a path that can be written.`);
+  }
+  process.stdout.write(`${file}: written\n`);
+}
+
+const face = (weight: number): Uint8Array =>
+  readFileSync(
+    new URL(
+      `../../node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-${weight}-normal.woff`,
+      import.meta.url,
+    ),
+  );
+
+async function templates(project: Project, { report, ground }: Plan): Promise<Uint8Array> {
+  const source = templateSource(project, report, ground.grid, ground.outline);
+  const pages = templatePages(project, source, templateKinds);
+  return writePdf(pages, `${project.name}: templates`, { plain: face(400), strong: face(600) });
+}
+
+async function main(): Promise<number> {
   let parsed: ReturnType<typeof parseWords>;
   try {
     parsed = parseWords();
@@ -50,10 +94,17 @@ function main(): number {
     return values.help ? code.ok : code.usage;
   }
   const [command, file, ...rest] = positionals;
-  if (!['plan', 'check'].includes(command)) fail(code.usage, `hosket: "${command}" is not a command\n\n${usage}`);
+  if (!['plan', 'check', 'nest', 'templates'].includes(command))
+    fail(code.usage, `hosket: "${command}" is not a command\n\n${usage}`);
   if (!file || rest.length) fail(code.usage, `hosket: ${command} takes one file\n\n${usage}`);
+  const tries = Number(values.tries ?? USUAL_TRIES);
+  if (!Number.isInteger(tries) || tries < 1)
+    fail(code.usage, `hosket: --tries takes a whole number from 1\n\n${usage}`);
+  if ((command === 'nest' || command === 'templates') && !values.out)
+    fail(code.usage, `hosket: ${command} needs --out and the file to write\n\n${usage}`);
   const project = load(file);
-  const { report } = plan(project);
+  const planned = plan(project);
+  const { report } = planned;
   const stopped = report.findings.some((finding) => finding.severity === 'stop');
   if (command === 'check') {
     process.stdout.write(
@@ -61,7 +112,10 @@ function main(): number {
     );
     for (const { severity, place, message, remedy } of report.findings)
       process.stdout.write(`${severity}: ${place}: ${message} ${remedy}\n`);
-  } else if (values.json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
+  } else if (command === 'nest')
+    store(values.out as string, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)));
+  else if (command === 'templates') store(values.out as string, await templates(project, planned));
+  else if (values.json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
   else process.stdout.write(planText(project, report, values.imperial ? 'imperial' : 'metric'));
   return stopped ? code.stopped : code.ok;
 }
@@ -69,9 +123,15 @@ function main(): number {
 function parseWords() {
   return parseArgs({
     allowPositionals: true,
-    options: { json: { type: 'boolean' }, imperial: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+    options: {
+      json: { type: 'boolean' },
+      imperial: { type: 'boolean' },
+      out: { type: 'string' },
+      tries: { type: 'string' },
+      help: { type: 'boolean', short: 'h' },
+    },
   });
 }
 
 process.stdout.on('error', () => process.exit(0));
-process.exitCode = main();
+process.exitCode = await main();

@@ -12,6 +12,7 @@ import {
   sayWork,
   type UnitSystem,
 } from '@hosket/core';
+import { cutText } from './cutText.ts';
 import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
 import { stackText } from './stackText.ts';
@@ -57,6 +58,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(fitText(report, system));
 
   lines.push(stackText(project, report, system));
+  lines.push(cutText(report, system));
 
   lines.push(rule('Amounts'));
   for (const stage of report.takeoff) {

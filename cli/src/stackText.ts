@@ -39,7 +39,7 @@ export function stackText(project: Project, report: PlanReport, system: UnitSyst
           mm(layer.topMm),
           cm2(layer.areaMm2),
           mm(layer.outlineMm),
-          layer.fitsWhole ? 'yes' : 'no, join two',
+          layer.fitsWhole ? 'yes' : 'no, with a seam',
         ]),
     ]),
   );

@@ -5,8 +5,10 @@ export {
   clashesOn,
   kerfMmOf,
   type NestJob,
+  placesOf,
   STRAIGHTENED_MM,
   toolLimits,
+  withLayout,
 } from './cutting/index.ts';
 export { wallClock } from './days/index.ts';
 export { createDrafter, DRAFT_NODES, type Draft } from './draft.ts';

@@ -82,7 +82,7 @@ export interface Prepared {
   pinned: readonly Placed[];
 }
 
-export const middleOf = (outer: Ring): Point => {
+const middleOf = (outer: Ring): Point => {
   const [x0, y0, x1, y1] = boundsOf(outer);
   return [(x0 + x1) / 2, (y0 + y1) / 2];
 };

@@ -51,7 +51,7 @@ const bearing = ([x, y]: Point, [mx, my]: Point): string =>
   `${Math.round((((Math.atan2(y - my, x - mx) * 180) / Math.PI + 360) % 360) / 5) * 5} degrees`;
 
 /** Heights along a line, every EVERY_MM: [along, height]. */
-export function heightsAlong(ground: Grid, line: readonly Point[]): Point[] {
+function heightsAlong(ground: Grid, line: readonly Point[]): Point[] {
   const heights: Point[] = [];
   let before = 0;
   for (let k = 1; k < line.length; k++) {

@@ -68,7 +68,7 @@ export function partingOf({ x0, y0, widthMm, heightMm }: Drawing, paper: Paper):
 }
 
 /** Pages are named by column and row: A1 is the near left one. */
-export const pageName = (column: number, row: number): string => `${String.fromCharCode(65 + (column % 26))}${row + 1}`;
+const pageName = (column: number, row: number): string => `${String.fromCharCode(65 + (column % 26))}${row + 1}`;
 
 /** The pages of a drawing. Empty ones are left out, and the map on each says which. */
 export function pagesOf(drawing: Drawing, paper: Paper): Page[] {

@@ -312,7 +312,7 @@ interface TickProps {
 
 export function TickField({ label, value, onValue }: TickProps) {
   return (
-    <label className="flex items-center gap-2 text-sm">
+    <label className="flex min-h-6 items-center gap-2 text-sm">
       <input
         type="checkbox"
         className="size-4 accent-clay"

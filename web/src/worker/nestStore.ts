@@ -3,8 +3,8 @@ import {
   keepLayout,
   laidOut,
   type NestJob,
-  type NestPlace,
   type Placed,
+  placesOf,
   polygonArea,
   ringSize,
   type Score,
@@ -61,21 +61,6 @@ const MOST_PATIENCE = 15;
 let workers: Worker[] = [];
 let clock: ReturnType<typeof setInterval> | undefined;
 let key = '';
-
-/** The places of a layout as a project keeps them. */
-function placesOf(jobs: readonly NestJob[], bests: readonly JobBest[]): NestPlace[] {
-  return jobs.flatMap((job, k) => {
-    const pinned = new Set(job.problem.pinned.map(({ piece }) => piece));
-    return bests[k].placed.map(({ piece, bed, turn, xMm, yMm }) => ({
-      piece: job.pieceIds[piece],
-      bed: job.bedIds[bed],
-      turnDegrees: turn,
-      xMm,
-      yMm,
-      pinned: pinned.has(piece),
-    }));
-  });
-}
 
 /** How much of the sheets and offcuts in use the pieces cover, percent of what lies left of the last piece: remainders beyond it are not wasted. */
 function coverOf(jobs: readonly NestJob[], bests: readonly JobBest[]): number {
@@ -173,6 +158,12 @@ export function stopNesting(why = 'Stopped.'): void {
   useNest.setState({ running: false, bests: [], ended: why });
   // Even a layout that is no better is kept: the builder has asked for it, and it will not be laid anew.
   if (same && (better || !usePlan.getState().report?.cutting.kept)) {
-    edit((project) => keepLayout(project, key, placesOf(jobs, bests)));
+    edit((project) =>
+      keepLayout(
+        project,
+        key,
+        jobs.flatMap((job, k) => placesOf(job, bests[k].placed)),
+      ),
+    );
   }
 }

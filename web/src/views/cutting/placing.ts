@@ -2,7 +2,7 @@ import { type CuttingReport, keepLayout, type NestPlace, type Project } from '@h
 import { edit } from '../../store/projectStore.ts';
 
 /** Where every piece lies now, as a project keeps it. */
-export const placesNow = ({ beds }: CuttingReport): NestPlace[] =>
+const placesNow = ({ beds }: CuttingReport): NestPlace[] =>
   beds.flatMap(({ id, pieces }) =>
     pieces.map(({ piece, turnDegrees, xMm, yMm, pinned }) => ({ piece, bed: id, turnDegrees, xMm, yMm, pinned })),
   );

@@ -75,7 +75,7 @@ export function LayerPanel({ stack, layer }: Props) {
       <Line name="To fill round it">
         <Figure text={say.volume(layer.fillMl)} />
       </Line>
-      <Line name="From one sheet">{layer.fitsWhole ? 'yes, whole' : 'no, join two'}</Line>
+      <Line name="From one sheet">{layer.fitsWhole ? 'yes, whole' : 'no, with a seam'}</Line>
       {layer.works.length > 0 && (
         <>
           <h3 className="mt-3 text-base">Rooms in it</h3>

@@ -1,0 +1,22 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { createSearch, type NestProblem } from '@hosket/core';
+
+/** Searches for so many seconds and tells how far the layout reaches whenever that gets less. */
+const { problem, seed, seconds } = workerData as { problem: NestProblem; seed: number; seconds: number };
+const search = createSearch(problem, seed);
+const from = performance.now();
+let told = Number.POSITIVE_INFINITY;
+let looked = 0;
+for (;;) {
+  search.step();
+  const now = (performance.now() - from) / 1000;
+  const over = now > seconds;
+  // The layout is pushed together only now and then: that takes as long as many tries.
+  if (!over && now - looked < 0.5) continue;
+  looked = now;
+  const { score, placed, leftOver } = search.best();
+  if (over || score.reachMm < told - 1e-6)
+    parentPort?.postMessage({ seconds: now, reachMm: score.reachMm, tries: search.tries(), placed, leftOver, over });
+  told = score.reachMm;
+  if (over) break;
+}
