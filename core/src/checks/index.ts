@@ -1,5 +1,5 @@
 import { benchAir, noBenchHours, pasteTooDeep, slowJoints } from './buildRules.ts';
-import { clashingPieces, closeSeams, droppedSlivers, hardForTheTool, piecesNowhere } from './cutRules.ts';
+import { clashingPieces, closeSeams, cutOtherwise, droppedSlivers, hardForTheTool, piecesNowhere } from './cutRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
 import { besideTheBase, brokenLimits, housesOffTheRoad, outOfRoom, slidingFigures, tooNear } from './fitRules.ts';
 import { belowTheBoard, idleLandforms, lowSpans, rockingThings, steepWays, upsideDownCliffs } from './landformRules.ts';
@@ -58,6 +58,7 @@ const rules: readonly Rule[] = [
   emptyAreas,
   closeSeams,
   clashingPieces,
+  cutOtherwise,
   piecesNowhere,
   hardForTheTool,
   droppedSlivers,

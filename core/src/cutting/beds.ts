@@ -1,4 +1,4 @@
-import { boundsOf, type Ring } from '../geometry/index.ts';
+import { boundsOf, type Ring, ringSize } from '../geometry/index.ts';
 import type { Bed } from '../nest/index.ts';
 import type { Offcut, Project, Sheet } from '../project/index.ts';
 import { offcutArea } from '../stack/index.ts';
@@ -103,20 +103,17 @@ export function bedsFor(
   return beds;
 }
 
-/** The largest rectangle that some kinds of sheet give a piece: the largest sheet that is there or can be bought, else the largest offcut's box. */
-export function largestRoom({ sheets, offcuts, cutting }: Shed, sheetIds: readonly string[]): Room | null {
+/** The rectangles that some kinds of sheet give a piece, the largest first: sheets that are there or can be bought and square offcuts; the box of traced offcuts only where there is nothing else. */
+export function roomsFor({ sheets, offcuts, cutting }: Shed, sheetIds: readonly string[]): Room[] {
   const mine = sheets.filter(({ id }) => sheetIds.includes(id));
-  const whole = mine.filter(({ count, buyable }) => count > 0 || buyable);
-  const rooms: Room[] = whole.map(({ widthMm, depthMm }) => ({ widthMm, depthMm }));
-  if (!rooms.length)
-    for (const offcut of offcuts.filter(({ sheetId }) => mine.some(({ id }) => id === sheetId))) {
-      const [, , widthMm, depthMm] = boundsOf(offcutOutline(offcut));
-      rooms.push({ widthMm, depthMm });
-    }
-  const [largest] = rooms.sort((a, b) => b.widthMm * b.depthMm - a.widthMm * a.depthMm);
-  if (!largest) return null;
+  const left = offcuts.filter(({ sheetId }) => mine.some(({ id }) => id === sheetId));
+  const square = left.flatMap(({ outline }) => (outline.kind === 'rectangle' ? [outline] : []));
+  const rooms: Room[] = [...mine.filter(({ count, buyable }) => count > 0 || buyable), ...square];
+  if (!rooms.length) rooms.push(...left.map((offcut) => ringSize(offcutOutline(offcut))));
   const less = 2 * cutting.marginMm;
-  return { widthMm: largest.widthMm - less, depthMm: largest.depthMm - less };
+  return rooms
+    .map(({ widthMm, depthMm }) => ({ widthMm: widthMm - less, depthMm: depthMm - less }))
+    .sort((a, b) => b.widthMm * b.depthMm - a.widthMm * a.depthMm);
 }
 
 /** Pieces that are laid on the same beds. */

@@ -11,7 +11,15 @@ import {
   straightened,
 } from '../geometry/index.ts';
 import { plan } from '../plan.ts';
-import { keepLayout, type Project, type PutAway, putAway, readProject, toggleCut } from '../project/index.ts';
+import {
+  changeItem,
+  keepLayout,
+  type Project,
+  type PutAway,
+  putAway,
+  readProject,
+  toggleCut,
+} from '../project/index.ts';
 import { areaOutside, commonArea, distanceBetween } from '../testing/judge.ts';
 import { offcutOutline, rectangle } from './beds.ts';
 import { clashesOn } from './judge.ts';
@@ -308,7 +316,14 @@ describe('cutting Harl Quarry', () => {
     expect(again.report.stack.sheetsUsed.map(({ sheets }) => sheets)).toEqual(
       report.stack.sheetsUsed.map(({ sheets }) => sheets),
     );
-    expect(again.report.findings.map(({ code }) => code)).not.toContain('stock-short');
+    const codes = again.report.findings.map(({ code }) => code);
+    expect(codes).not.toContain('stock-short');
+    expect(codes).not.toContain('cut-otherwise');
+    // A higher bench makes another piece of it than the one that is cut.
+    const changed = plan(changeItem(after, 'bench-3', { heightMm: 52 })).report.findings;
+    expect(changed.find(({ code }) => code === 'cut-otherwise')?.message).toMatch(
+      /^Piece 4-1 was cut from Dense foam 20/,
+    );
   });
 
   it('too little of a kind: what is left over says whether it is too large or everything is taken', () => {

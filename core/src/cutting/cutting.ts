@@ -2,9 +2,9 @@ import type { Polygon, Ring } from '../geometry/index.ts';
 import type { Layer, SheetsUsed } from '../layers/index.ts';
 import { createSearch, grown, laidOut, type NestProblem, type Placed, turnsOf } from '../nest/index.ts';
 import type { Project } from '../project/index.ts';
-import { bedsFor, type Job, largestRoom, type StockBed } from './beds.ts';
+import { bedsFor, type Job, roomsFor, type StockBed } from './beds.ts';
 import { type Clash, clashesOn, laidArea } from './judge.ts';
-import { markOf } from './key.ts';
+import { layoutKey } from './key.ts';
 import { type Nowhere, nowhereOf } from './nowhere.ts';
 import type { CutPiece, Dropped, Seam } from './piece.ts';
 import { piecesOf } from './pieces.ts';
@@ -74,10 +74,10 @@ const QUICK_TRIES = 10;
 /** Everything about cutting a stack: pieces, seams, the layout on sheets and offcuts, what is left, and how long each tool takes. */
 export function cuttingOf(project: Shed, layers: readonly Layer[]): Cutting {
   const { cutting, nest } = project;
-  const { pieces, seams, dropped } = piecesOf(project, layers, (ids) => largestRoom(project, ids));
+  const { pieces, seams, dropped } = piecesOf(project, layers, (ids) => roomsFor(project, ids));
   const isCut = new Set(nest.done.flatMap((bed) => bed.pieces.map(({ piece }) => piece)));
   const waiting = pieces.filter(({ id }) => !isCut.has(id));
-  const key = keyOf(project, pieces);
+  const key = layoutKey(project, pieces);
   const kept = nest.key === key && nest.places.length > 0;
   const opened = new Map<string, number>();
   const beds: LaidBed[] = [];
@@ -126,25 +126,6 @@ function jobsOf(pieces: readonly CutPiece[]): Omit<Job, 'beds'>[] {
     jobs.set(id, job);
   }
   return [...jobs.values()].sort((a, b) => Number(a.sliceMm !== null) - Number(b.sliceMm !== null));
-}
-
-/** Of pieces, sizes and settings; not of how much there is of anything, so that a layout outlives a sheet that is put away or bought. */
-function keyOf({ sheets, cutting }: Shed, pieces: readonly CutPiece[]): string {
-  const rounded = (ring: Ring) => ring.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
-  const { gapMm, marginMm, turning, kerfMm, offsetKerf, tool } = cutting;
-  return markOf(
-    JSON.stringify([
-      pieces.map(({ id, outline, sheetIds, sliceMm }) => [
-        id,
-        sheetIds,
-        sliceMm,
-        rounded(outline.outer),
-        outline.holes.map(rounded),
-      ]),
-      sheets.map(({ id, widthMm, depthMm, grain }) => [id, widthMm, depthMm, grain]),
-      [gapMm, marginMm, turning, offsetKerf && [kerfMm, tool]],
-    ]),
-  );
 }
 
 /** A turn is chosen from at most so many where pieces turn freely. */

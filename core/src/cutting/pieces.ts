@@ -21,11 +21,11 @@ export interface Pieces {
 const letter = (k: number): string =>
   k < 26 ? String.fromCharCode(97 + k) : letter(Math.floor(k / 26) - 1) + letter(k % 26);
 
-/** Cuts layers into pieces: connected parts, without slivers, straightened, split where no sheet holds them (`roomOf` gives the largest for some kinds of sheet). */
+/** Cuts layers into pieces: connected parts, without slivers, straightened, split where no sheet holds them (`roomsOf` gives what some kinds of sheet hold, the largest first). */
 export function piecesOf(
   { cutting }: Pick<Project, 'cutting'>,
   layers: readonly Layer[],
-  roomOf: (sheetIds: readonly string[]) => Room | null,
+  roomsOf: (sheetIds: readonly string[]) => readonly Room[],
 ): Pieces {
   const all: Pieces = { pieces: [], seams: [], dropped: [] };
   let below: Seam[] = [];
@@ -45,7 +45,7 @@ export function piecesOf(
     kept.forEach(({ sheetIds, outline }, k) => {
       const id = `${layer.index}-${k + 1}`;
       const whole = straightened(outline, STRAIGHTENED_MM);
-      const room = cutting.split ? roomOf(sheetIds) : null;
+      const rooms = cutting.split ? roomsOf(sheetIds) : [];
       const piece = (name: string, cut: Polygon): CutPiece => ({
         id: name,
         layer: layer.index,
@@ -58,11 +58,11 @@ export function piecesOf(
         neck: neckOf(cut),
         insideRadiusMm: insideRadiusOf(cut),
       });
-      if (!room || fitsSheet(whole.outer, room.widthMm, room.depthMm)) {
+      if (!rooms.length || rooms.some(({ widthMm, depthMm }) => fitsSheet(whole.outer, widthMm, depthMm))) {
         all.pieces.push(piece(id, whole));
         return;
       }
-      const split = splitToFit(whole, layer.index, room, below, cutting.seam);
+      const split = splitToFit(whole, layer.index, rooms[0], below, cutting.seam);
       seams.push(...split.seams);
       const order = [...split.parts].sort((a, b) => polygonArea(b) - polygonArea(a));
       all.pieces.push(...order.map((cut, n) => piece(order.length > 1 ? `${id}${letter(n)}` : id, cut)));

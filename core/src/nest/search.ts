@@ -1,5 +1,6 @@
 import { uniformFrom } from '../units/index.ts';
-import { firstFree, layInOrder, type Order } from './bottomLeft.ts';
+import { layInOrder, type Order } from './bottomLeft.ts';
+import { anywhere, disturb, fits, pushed } from './moves.ts';
 import { type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
 import { compareScores, type Score, scoreOf, scorePlaced, weightOf } from './score.ts';
 import { settle } from './settle.ts';
@@ -171,59 +172,6 @@ function* squeeze(
     }
     yield;
   }
-}
-
-const fits = (maps: Maps, reach: readonly number[], { variant, bed, i }: Spot): boolean =>
-  i >= 0 &&
-  i <= maps.lastI(variant, bed) &&
-  i * maps.prepared.cellMm + variant.widthMm <= reach[bed] * maps.prepared.cellMm + 1e-6;
-
-/** A place by chance for a piece that has none; null for one that is pinned or larger than every bed. */
-function anywhere(maps: Maps, piece: number, chance: () => number): Spot | null {
-  const places = maps.prepared.variants[piece].flatMap((variant) =>
-    maps.prepared.grounds.flatMap((_, bed) => {
-      const lastI = maps.lastI(variant, bed);
-      const lastJ = maps.lastJ(variant, bed);
-      return lastI < 0 || lastJ < 0 ? [] : [{ variant, bed, lastI, lastJ }];
-    }),
-  );
-  if (!places.length) return null;
-  const { variant, bed, lastI, lastJ } = places[Math.floor(chance() * places.length)];
-  return { variant, bed, i: Math.floor(chance() * (lastI + 1)), j: Math.floor(chance() * (lastJ + 1)) };
-}
-
-/** Two pieces change places, or one goes anywhere: a way out of a layout that leads no further. */
-function disturb(maps: Maps, spots: (Spot | null)[], chance: () => number): void {
-  const movable = spots.flatMap((spot, piece) => (spot ? [piece] : []));
-  const a = movable[Math.floor(chance() * movable.length)];
-  const b = movable[Math.floor(chance() * movable.length)];
-  const [one, two] = [spots[a] as Spot, spots[b] as Spot];
-  if (a === b) {
-    spots[a] = anywhere(maps, a, chance) ?? one;
-    return;
-  }
-  const held = (spot: Spot): Spot | null => {
-    const lastI = maps.lastI(spot.variant, spot.bed);
-    const lastJ = maps.lastJ(spot.variant, spot.bed);
-    return lastI < 0 || lastJ < 0 ? null : { ...spot, i: Math.min(spot.i, lastI), j: Math.min(spot.j, lastJ) };
-  };
-  const first = held({ ...one, bed: two.bed, i: two.i, j: two.j });
-  const second = held({ ...two, bed: one.bed, i: one.i, j: one.j });
-  if (first && second) [spots[a], spots[b]] = [first, second];
-}
-
-/** Takes each piece, from the left, to the leftmost and lowest place that is free for it on its own bed or an earlier one. */
-function pushed(maps: Maps, spots: readonly (Spot | null)[]): (Spot | null)[] {
-  const next = [...spots];
-  const order = next.flatMap((spot, piece) => (spot ? [piece] : []));
-  const at = (piece: number) => next[piece] as Spot;
-  order.sort((a, b) => at(a).bed - at(b).bed || at(a).i - at(b).i);
-  for (const piece of order) {
-    const { variant, bed, i } = at(piece);
-    const free = firstFree(maps, variant, bed, next, i);
-    if (free && (free.i < i || free.j < at(piece).j)) next[piece] = { variant, bed, ...free };
-  }
-  return next;
 }
 
 /** A layout pushed together off the lattice, and what it comes to then. */

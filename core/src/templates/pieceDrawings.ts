@@ -117,7 +117,7 @@ export function pieceDrawing(project: Project, source: TemplateSource, piece: Te
     widthMm: x1 - x0 + 2 * RIM_MM,
     heightMm: y1 - y0 + 2 * RIM_MM,
     strokes: [...strokes, ...compass(outline)],
-    words: [...labels(piece), ...names],
+    words: [...labels(piece), ...backWord(outline), ...names],
   };
 }
 
@@ -147,12 +147,25 @@ function labels({ id, outline, layer, bedName }: TemplatePiece): Words[] {
   return words;
 }
 
-/** An arrow to the back of the base, above the label. */
-function compass(outline: Polygon): Stroke[] {
+/** Where the arrow to the back of the base stands, above the label; null where there is no room for one. */
+function arrowOf(outline: Polygon): { x: number; y: number; long: number } | null {
   const { at, roomMm } = roomiest(outline);
-  if (roomMm < 12) return [];
-  const long = Math.min(14, roomMm * 0.5);
-  const [x, y] = [at[0], at[1] + Math.max(4, Math.min(10, roomMm / 2.2))];
+  if (roomMm < 12) return null;
+  return { x: at[0], y: at[1] + Math.max(4, Math.min(10, roomMm / 2.2)), long: Math.min(14, roomMm * 0.5) };
+}
+
+function backWord(outline: Polygon): Words[] {
+  const arrow = arrowOf(outline);
+  return arrow
+    ? [{ at: [arrow.x + 3, arrow.y + arrow.long - 3], text: 'back', sizeMm: 2.8, align: 'left', strong: false }]
+    : [];
+}
+
+/** The arrow itself. */
+function compass(outline: Polygon): Stroke[] {
+  const arrow = arrowOf(outline);
+  if (!arrow) return [];
+  const { x, y, long } = arrow;
   return [
     {
       pen: 'mark',
