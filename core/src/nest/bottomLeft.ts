@@ -66,16 +66,27 @@ export function layInOrder(maps: Maps, { pieces, turns }: Order): (Spot | null)[
   const spots: (Spot | null)[] = variants.map(() => null);
   for (const piece of pieces) {
     const choice = variants[piece];
-    // The turn that was asked for, and where it fits nowhere any other.
-    for (let k = 0; k < choice.length && !spots[piece]; k++) {
-      const variant = choice[(turns[piece] + k) % choice.length];
-      for (let bed = 0; bed < grounds.length; bed++) {
+    if (!choice.length) continue;
+    // The turn that was asked for, then the first few others: an earlier bed is worth a turn.
+    const asked = choice[turns[piece] % choice.length];
+    const order = [asked, ...choice.slice(0, OTHER_TURNS).filter((variant) => variant !== asked)];
+    for (let bed = 0; bed < grounds.length && !spots[piece]; bed++)
+      for (const variant of order) {
         const free = firstFree(maps, variant, bed, spots);
         if (!free) continue;
         spots[piece] = { variant, bed, ...free };
         break;
       }
-    }
+    if (spots[piece]) continue;
+    // What fits nowhere yet may fit at one of the rest.
+    for (const variant of choice.slice(OTHER_TURNS))
+      for (let bed = 0; bed < grounds.length && !spots[piece]; bed++) {
+        const free = firstFree(maps, variant, bed, spots);
+        if (free) spots[piece] = { variant, bed, ...free };
+      }
   }
   return spots;
 }
+
+/** So many turns of a piece, the first of its list, are tried on every bed. */
+const OTHER_TURNS = 4;

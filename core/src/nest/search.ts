@@ -1,6 +1,6 @@
 import { uniformFrom } from '../units/index.ts';
 import { layInOrder, type Order } from './bottomLeft.ts';
-import { anywhere, disturb, fits, pushed } from './moves.ts';
+import { anywhere, disturb, pushed } from './moves.ts';
 import { type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
 import { compareScores, type Score, scoreOf, scorePlaced, weightOf } from './score.ts';
 import { settle } from './settle.ts';
@@ -136,6 +136,7 @@ function* squeeze(
   if (!variants.some((list) => list.length)) return yield;
   let share = 0.06;
   let failed = 0;
+  let closed = -1;
   for (;;) {
     const from = best();
     const spots = from.map((spot, piece) => spot ?? anywhere(maps, piece, chance));
@@ -146,10 +147,14 @@ function* squeeze(
     const reached = Math.max(
       ...movable.filter(({ bed }) => bed === last).map(({ i, variant }) => i + variant.widthMm / cellMm),
     );
+    // Once for each last bed it is tried to do without it.
+    const closing = allPlaced && closed !== last && last > 0 && !prepared.pinned.some(({ bed }) => bed === last);
+    if (closing) closed = last;
     const reach = grounds.map(({ widthMm }, bed) => {
       const full = widthMm / cellMm;
       if (!allPlaced || bed < last) return full;
-      return bed === last ? Math.min(full, reached - Math.max(1, reached * share)) : -1;
+      if (bed > last || closing) return -1;
+      return Math.min(full, reached - Math.max(1, reached * share));
     });
     if (failed > 3) disturb(maps, spots, chance);
     // Pinned pieces have no spot: they are obstacles.
@@ -162,11 +167,11 @@ function* squeeze(
     }
     const passes = Math.min(MOST_PASSES, PASSES + failed * 12);
     const clean = yield* untangle(maps, tangle, passes, chance);
-    if (clean && tangle.spots.every((spot) => !spot || fits(maps, tangle.reach, spot))) {
+    if (clean) {
       offer(pushed(maps, tangle.spots));
       failed = 0;
       share = Math.min(0.08, share * 1.1);
-    } else {
+    } else if (!closing) {
       failed++;
       share = Math.max(0.004, share * 0.7);
     }

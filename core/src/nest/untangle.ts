@@ -1,3 +1,4 @@
+import { fits } from './moves.ts';
 import { deepened, type NoFit } from './noFit.ts';
 import type { Variant } from './problem.ts';
 import type { Maps, Spot } from './spots.ts';
@@ -166,6 +167,12 @@ function overlapOf(maps: Maps, tangle: Tangle, piece: number, visit?: (by: numbe
   return cost;
 }
 
+/** Whether a piece overlaps another, or lies where none may. */
+const wrongAt = (maps: Maps, tangle: Tangle, piece: number): boolean => {
+  const spot = tangle.spots[piece];
+  return spot !== null && (!fits(maps, tangle.reach, spot) || overlapOf(maps, tangle, piece) > 0);
+};
+
 /** Fewer turns than this are all tried at every move. */
 const TURNS_TRIED = 3;
 
@@ -182,7 +189,7 @@ export function* untangle(
   const { variants } = maps.prepared;
   const open = tangle.reach.flatMap((reach, bed) => (reach >= 0 ? [bed] : []));
   for (let pass = 0; pass < passes; pass++) {
-    const tangled = tangle.spots.flatMap((_, piece) => (overlapOf(maps, tangle, piece) > 0 ? [piece] : []));
+    const tangled = tangle.spots.flatMap((_, piece) => (wrongAt(maps, tangle, piece) ? [piece] : []));
     if (!tangled.length) return true;
     for (let k = tangled.length - 1; k > 0; k--) {
       const other = Math.floor(chance() * (k + 1));
@@ -190,8 +197,9 @@ export function* untangle(
     }
     for (const piece of tangled) {
       const mine = tangle.spots[piece];
-      let cost = overlapOf(maps, tangle, piece);
-      if (!cost || !mine) continue;
+      if (!mine || !wrongAt(maps, tangle, piece)) continue;
+      // Where it may not lie at all anything is better.
+      let cost = fits(maps, tangle.reach, mine) ? overlapOf(maps, tangle, piece) : Number.POSITIVE_INFINITY;
       const all = variants[piece];
       const few =
         all.length <= TURNS_TRIED + 1
@@ -210,7 +218,7 @@ export function* untangle(
     grow(maps, tangle);
     yield;
   }
-  return tangle.spots.every((_, piece) => overlapOf(maps, tangle, piece) === 0);
+  return tangle.spots.every((_, piece) => !wrongAt(maps, tangle, piece));
 }
 
 /** What still overlaps counts more from now on, the deepest most. */

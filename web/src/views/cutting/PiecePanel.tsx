@@ -33,7 +33,7 @@ export function PiecePanel({ report, piece }: { report: PlanReport; piece: Piece
       <Line name="Narrowest neck" remark={`a ${cutting.tool} wants ${say.mm(neckMm)}`}>
         {piece.neck ? <Figure text={say.mm(piece.neck.widthMm)} /> : 'none'}
       </Line>
-      <Line name="Tightest inside corner" remark={`a ${cutting.tool} gets into ${say.mm(radiusMm)}`}>
+      <Line name="Tightest inside corner" remark={`a ${cutting.tool} gets into ${radiusMm ? say.mm(radiusMm) : 'any'}`}>
         {piece.insideRadiusMm === null ? 'wide' : <Figure text={say.mm(piece.insideRadiusMm)} />}
       </Line>
       {nowhere ? (
