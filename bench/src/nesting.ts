@@ -1,5 +1,6 @@
+import { fork } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { Worker } from 'node:worker_threads';
+import { fileURLToPath } from 'node:url';
 import {
   type NestProblem,
   type Placed,
@@ -29,7 +30,6 @@ interface Told {
   tries: number;
   placed: Placed[];
   leftOver: number[];
-  over: boolean;
 }
 
 const strip = (lengthMm: number): Ring => [
@@ -47,10 +47,10 @@ async function searched(problem: NestProblem, seconds: number) {
       { length: WORKERS },
       (_, n) =>
         new Promise<Told>((resolve, reject) => {
-          const worker = new Worker(new URL('./nestThread.ts', import.meta.url), {
-            workerData: { problem, seed: 1 + n, seconds },
+          const worker = fork(fileURLToPath(new URL('./nestChild.ts', import.meta.url)), {
             execArgv: ['--import', 'tsx'],
           });
+          worker.send({ problem, seed: 1 + n, seconds });
           let last: Told | undefined;
           worker.on('message', (message: Told) => {
             told.push(message);
