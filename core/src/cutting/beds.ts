@@ -107,12 +107,16 @@ export function bedsFor(
 export function roomsFor({ sheets, offcuts, cutting }: Shed, sheetIds: readonly string[]): Room[] {
   const mine = sheets.filter(({ id }) => sheetIds.includes(id));
   const left = offcuts.filter(({ sheetId }) => mine.some(({ id }) => id === sheetId));
+  // Along a grain, or by half turns only, a piece lies as it is.
+  const turns = cutting.turning.kind !== 'half' && !mine.some(({ grain }) => grain);
   const square = left.flatMap(({ outline }) => (outline.kind === 'rectangle' ? [outline] : []));
-  const rooms: Room[] = [...mine.filter(({ count, buyable }) => count > 0 || buyable), ...square];
+  const rooms = [...mine.filter(({ count, buyable }) => count > 0 || buyable), ...square].map(
+    ({ widthMm, depthMm }) => ({ widthMm, depthMm }),
+  );
   if (!rooms.length) rooms.push(...left.map((offcut) => ringSize(offcutOutline(offcut))));
   const less = 2 * cutting.marginMm;
   return rooms
-    .map(({ widthMm, depthMm }) => ({ widthMm: widthMm - less, depthMm: depthMm - less }))
+    .map(({ widthMm, depthMm }) => ({ widthMm: widthMm - less, depthMm: depthMm - less, turns }))
     .sort((a, b) => b.widthMm * b.depthMm - a.widthMm * a.depthMm);
 }
 

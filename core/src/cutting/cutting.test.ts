@@ -8,6 +8,7 @@ import {
   polygonArea,
   type Ring,
   ringArea,
+  ringSize,
   straightened,
 } from '../geometry/index.ts';
 import { plan } from '../plan.ts';
@@ -100,7 +101,7 @@ describe('the outline of a piece', () => {
 
 describe('seams', () => {
   const straight = { kind: 'straight' as const, apartMm: 40 };
-  const room = { widthMm: 300, depthMm: 200 };
+  const room = { widthMm: 300, depthMm: 200, turns: true };
 
   it('a plate that is too long is split across, by the shortest seam, into parts that fit and add up', () => {
     const { parts, seams } = splitToFit(whole(rectangle(500, 180)), 1, room, [], straight);
@@ -110,6 +111,14 @@ describe('seams', () => {
     expect(parts.reduce((sum, part) => sum + polygonArea(part), 0)).toBeCloseTo(500 * 180, 0);
     for (const part of parts)
       expect(excessOn(part.outer, rectangle(300, 200), 0)).toEqual({ overLongMm: 0, overWideMm: 0 });
+  });
+
+  it('with a grain a plate that would fit turned is split all the same', () => {
+    const plate = whole(rectangle(190, 280));
+    expect(splitToFit(plate, 1, room, [], straight).parts).toHaveLength(1);
+    const { parts } = splitToFit(plate, 1, { ...room, turns: false }, [], straight);
+    expect(parts).toHaveLength(2);
+    for (const { outer } of parts) expect(ringSize(outer).depthMm).toBeLessThanOrEqual(200.001);
   });
 
   it('the layer above has its seam at least 40 mm from it', () => {
@@ -151,7 +160,13 @@ describe('seams', () => {
   });
 
   it('a base of 1200 x 600 mm on sheets of 600 x 300 mm: every part fits', () => {
-    const { parts } = splitToFit(whole(rectangle(1200, 600)), 1, { widthMm: 600, depthMm: 300 }, [], straight);
+    const { parts } = splitToFit(
+      whole(rectangle(1200, 600)),
+      1,
+      { widthMm: 600, depthMm: 300, turns: true },
+      [],
+      straight,
+    );
     expect(parts.length).toBeLessThanOrEqual(6);
     for (const part of parts) expect(excessOn(part.outer, rectangle(600, 300), 0).overLongMm).toBeLessThan(0.1);
   });

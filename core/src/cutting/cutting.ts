@@ -1,4 +1,4 @@
-import type { Polygon, Ring } from '../geometry/index.ts';
+import { type Polygon, type Ring, ringSize } from '../geometry/index.ts';
 import type { Layer, SheetsUsed } from '../layers/index.ts';
 import { createSearch, grown, laidOut, type NestProblem, type Placed, turnsOf } from '../nest/index.ts';
 import type { Project } from '../project/index.ts';
@@ -154,10 +154,15 @@ function layJob(
   });
   const bare = ({ pinned: _, ...place }: (typeof known)[number]): Placed => place;
   const pinned = known.filter((place) => place.pinned).map(bare);
+  const less = 2 * cutting.marginMm;
+  const rooms = beds.map((bed) => {
+    const { widthMm, depthMm } = ringSize(bed.outline);
+    return { widthMm: widthMm - less, depthMm: depthMm - less };
+  });
   const problem: NestProblem = {
     pieces: pieces.map((piece) => {
       const outline = cutLineOf(project, piece.outline);
-      return { id: piece.id, outline, turns: turnsOf(outline.outer, turning, FREE_TURNS) };
+      return { id: piece.id, outline, turns: turnsOf(outline.outer, turning, FREE_TURNS, rooms) };
     }),
     beds: beds.map(({ id: bed, outline, kind }) => ({ id: bed, outline, kind })),
     gapMm: cutting.gapMm,

@@ -1,9 +1,9 @@
-import { fitsSheet, type Polygon, polygonArea, polygonOutline, straightened } from '../geometry/index.ts';
+import { type Polygon, polygonArea, polygonOutline, straightened } from '../geometry/index.ts';
 import type { Layer } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
 import { insideRadiusOf, neckOf } from './neck.ts';
 import type { CutPiece, Dropped, Seam } from './piece.ts';
-import { type Room, splitToFit } from './seams.ts';
+import { fitsRoom, type Room, splitToFit } from './seams.ts';
 
 /** Outlines are straightened by no more than this, mm. */
 export const STRAIGHTENED_MM = 0.2;
@@ -21,6 +21,13 @@ export interface Pieces {
 const letter = (k: number): string =>
   k < 26 ? String.fromCharCode(97 + k) : letter(Math.floor(k / 26) - 1) + letter(k % 26);
 
+/** Parts from the largest down, and those that are smaller than a sliver. */
+function bySize(parts: readonly Polygon[], sliverMm2: number): [Polygon[], Polygon[]] {
+  const order = [...parts].sort((a, b) => polygonArea(b) - polygonArea(a));
+  const large = order.filter((part) => polygonArea(part) >= sliverMm2);
+  return [large, order.slice(large.length)];
+}
+
 /** Cuts layers into pieces: connected parts, without slivers, straightened, split where no sheet holds them (`roomsOf` gives what some kinds of sheet hold, the largest first). */
 export function piecesOf(
   { cutting }: Pick<Project, 'cutting'>,
@@ -36,11 +43,14 @@ export function piecesOf(
       )
       .sort((a, b) => b.areaMm2 - a.areaMm2);
     const kept = parts.filter(({ areaMm2 }) => areaMm2 >= cutting.sliverMm2);
-    const gone = parts.slice(kept.length).filter(({ areaMm2 }) => areaMm2 >= LEAST_TOLD_MM2);
-    if (gone.length) {
-      const areaMm2 = gone.reduce((sum, part) => sum + part.areaMm2, 0);
-      all.dropped.push({ layer: layer.index, count: gone.length, areaMm2 });
-    }
+    const dropped: Dropped = { layer: layer.index, count: 0, areaMm2: 0 };
+    const drop = (areas: readonly number[]) => {
+      for (const areaMm2 of areas.filter((each) => each >= LEAST_TOLD_MM2)) {
+        dropped.count++;
+        dropped.areaMm2 += areaMm2;
+      }
+    };
+    drop(parts.slice(kept.length).map(({ areaMm2 }) => areaMm2));
     const seams: Seam[] = [];
     kept.forEach(({ sheetIds, outline }, k) => {
       const id = `${layer.index}-${k + 1}`;
@@ -58,15 +68,18 @@ export function piecesOf(
         neck: neckOf(cut),
         insideRadiusMm: insideRadiusOf(cut),
       });
-      if (!rooms.length || rooms.some(({ widthMm, depthMm }) => fitsSheet(whole.outer, widthMm, depthMm))) {
+      if (!rooms.length || rooms.some((room) => fitsRoom(whole.outer, room))) {
         all.pieces.push(piece(id, whole));
         return;
       }
       const split = splitToFit(whole, layer.index, rooms[0], below, cutting.seam);
       seams.push(...split.seams);
-      const order = [...split.parts].sort((a, b) => polygonArea(b) - polygonArea(a));
+      // What a seam cuts off and is no larger than a sliver is one.
+      const [order, slivers] = bySize(split.parts, cutting.sliverMm2);
+      drop(slivers.map(polygonArea));
       all.pieces.push(...order.map((cut, n) => piece(order.length > 1 ? `${id}${letter(n)}` : id, cut)));
     });
+    if (dropped.count) all.dropped.push(dropped);
     all.seams.push(...seams);
     below = seams;
   }

@@ -10,6 +10,7 @@ import {
   type Polygon,
   polygonArea,
   type Ring,
+  ringSize,
   ringsOf,
 } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
@@ -19,6 +20,15 @@ import type { Seam } from './piece.ts';
 export interface Room {
   widthMm: number;
   depthMm: number;
+  /** Whether a piece may be turned as one likes, or lies as it is. */
+  turns: boolean;
+}
+
+/** Whether a piece lies whole in a room, turned as it may be. */
+export function fitsRoom(outer: Ring, { widthMm, depthMm, turns }: Room): boolean {
+  if (turns) return fitsSheet(outer, widthMm, depthMm);
+  const box = ringSize(outer);
+  return box.widthMm <= widthMm + 1e-6 && box.depthMm <= depthMm + 1e-6;
 }
 
 /** Lines across a piece are tried at so many turns, and so many places for each. */
@@ -27,6 +37,8 @@ const PLACES = 31;
 /** Nearer to an edge, shorter across a neck, or at a sharper angle to the outline than this a seam is weak. */
 const EDGE_MM = 15;
 const NECK_MM = 30;
+/** What a second cut on the same line counts. */
+const EXTRA_CUT_MM = 250;
 /** A key: how far it reaches into the other piece, half its width at the foot and at the head, mm, and how far apart keys are. */
 const KEY = { deepMm: 8, footMm: 7, headMm: 10, everyMm: 110 };
 /** More pieces than this are not made of one. */
@@ -56,16 +68,14 @@ export function splitToFit(
 ): { parts: Polygon[]; seams: Seam[] } {
   // A key of one part reaches into the room of the other.
   const least: Room =
-    kind === 'keyed' ? { widthMm: room.widthMm - KEY.deepMm, depthMm: room.depthMm - KEY.deepMm } : room;
+    kind === 'keyed' ? { ...room, widthMm: room.widthMm - KEY.deepMm, depthMm: room.depthMm - KEY.deepMm } : room;
   const seams: Seam[] = [];
   const parts: Polygon[] = [];
   const waiting = [piece];
   while (waiting.length) {
     const next = waiting.pop() as Polygon;
     const blade =
-      seams.length < MOST_SPLITS && !fitsSheet(next.outer, room.widthMm, room.depthMm)
-        ? bestBlade(next, least, below, apartMm)
-        : null;
+      seams.length < MOST_SPLITS && !fitsRoom(next.outer, room) ? bestBlade(next, least, below, apartMm) : null;
     if (!blade) {
       parts.push(next);
       continue;
@@ -142,9 +152,11 @@ function costOf(
   const left = [...outer.filter((point) => side(point) >= off), ...ends];
   const right = [...outer.filter((point) => side(point) < off), ...ends];
   let cost = (partsFor(left, room) + partsFor(right, room)) * 1e4;
+  // Every further cut on the line makes one more part.
+  cost += EXTRA_CUT_MM * (chords.length - 1);
   for (const [a, b] of chords) {
     const long = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    cost += long + 20;
+    cost += long;
     // Short across a neck a seam holds little.
     if (long < NECK_MM) cost += 300;
     cost += 8 * nearEdge(a, b, long, outer);
@@ -169,12 +181,14 @@ function nearEdge(a: Point, b: Point, long: number, outer: Ring): number {
 }
 
 /** Into how many parts what is on one side will have to be cut, by its box. */
-function partsFor(points: Ring, { widthMm, depthMm }: Room): number {
-  if (fitsSheet(points, widthMm, depthMm)) return 1;
+function partsFor(points: Ring, room: Room): number {
+  const { widthMm, depthMm } = room;
+  if (fitsRoom(points, room)) return 1;
   const [x0, y0, x1, y1] = boundsOf(points);
   const [w, d] = [x1 - x0, y1 - y0];
   const parts = (a: number, b: number) => Math.ceil(w / a - 1e-6) * Math.ceil(d / b - 1e-6);
-  return Math.max(2, Math.min(parts(widthMm, depthMm), parts(depthMm, widthMm)));
+  const turned = room.turns ? parts(depthMm, widthMm) : Number.POSITIVE_INFINITY;
+  return Math.max(2, Math.min(parts(widthMm, depthMm), turned));
 }
 
 /** Least distance of chords from seams of another layer; 0 where they cross. */

@@ -6,6 +6,7 @@ import {
   type Polygon,
   polygonArea,
   type Ring,
+  ringSize,
   ringsOf,
 } from '../geometry/index.ts';
 import { movePolygon, type Raster, rasterOf, turnPolygon } from './raster.ts';
@@ -143,6 +144,16 @@ function mostTurns({ pieces }: NestProblem, cellMm: number, held: number): numbe
   return Math.max(FEWEST_TURNS, Math.floor(Math.sqrt((2 * ROOM_FOR_MAPS) / each) / free));
 }
 
+type Size = { widthMm: number; depthMm: number };
+const fitsOne = (box: Size, rooms: readonly Size[]): boolean =>
+  rooms.some(({ widthMm, depthMm }) => box.widthMm <= widthMm + 1e-6 && box.depthMm <= depthMm + 1e-6);
+
+/** The first turns of a list; where a piece fits no bed at any of them, those after them at which it does, too. */
+function worthTrying(turns: readonly number[], most: number, fits: (turn: number) => boolean): number[] {
+  const first = turns.slice(0, most);
+  return first.some(fits) ? first : [...first, ...turns.slice(most).filter(fits)];
+}
+
 export function prepare(problem: NestProblem, cell?: number): Prepared {
   const { gapMm, marginMm } = problem;
   const boxes = problem.beds.map(({ outline }) => boundsOf(outline));
@@ -152,10 +163,12 @@ export function prepare(problem: NestProblem, cell?: number): Prepared {
   const shapes = problem.pieces.map(({ outline }) => grown(outline, gapMm / 2));
   let count = 0;
   const most = mostTurns(problem, cellMm, held.size);
+  const rooms = problem.beds.map(({ outline }) => ringSize(outline));
   const variants = problem.pieces.map(({ outline, turns }, piece) => {
     if (held.has(piece)) return [];
     const [mx, my] = middleOf(outline.outer);
-    return turns.slice(0, most).map((turn): Variant => {
+    const boxAt = (turn: number) => ringSize(turnPolygon(outline, turn).outer);
+    return worthTrying(turns, most, (turn) => fitsOne(boxAt(turn), rooms)).map((turn): Variant => {
       // The box is taken from the piece itself, so that a piece as large as its bed still fits it.
       const [x0, y0, x1, y1] = boundsOf(turnPolygon(movePolygon(outline, -mx, -my), turn).outer);
       const corner: Point = [x0 - gapMm / 2, y0 - gapMm / 2];

@@ -185,6 +185,17 @@ describe('the turns of a piece', () => {
     expect(turnsOf(bar, { kind: 'steps', degrees: 45 }, 8)).toEqual([0, 45, 90, 135, 180, 225, 270, 315]);
   });
 
+  it('free: a bar that fits its bed only across is laid across, however few turns there are', () => {
+    const bar = rectangle(320, 20);
+    const turns = turnsOf(bar, { kind: 'free' }, 4, [{ widthMm: 250, depthMm: 250 }]);
+    expect(turns).toHaveLength(5);
+    const layout = searched(
+      { ...problemOf([whole(bar)], sheets(250, 250, 1)), pieces: [{ id: '0', outline: whole(bar), turns }] },
+      10,
+    );
+    expect(layout.leftOver).toEqual([]);
+  });
+
   it('free: a bar that lies aslant may be laid along the sheet', () => {
     const c = Math.cos(0.6);
     const s = Math.sin(0.6);

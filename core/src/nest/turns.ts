@@ -1,4 +1,4 @@
-import { boundsOf, convexHull, type Point, type Ring } from '../geometry/index.ts';
+import { boundsOf, convexHull, type Point, type Ring, ringSize } from '../geometry/index.ts';
 
 /** How pieces may be turned on a sheet. */
 export type Turning = { kind: 'free' } | { kind: 'steps'; degrees: number } | { kind: 'half' };
@@ -10,9 +10,15 @@ const LONG_EDGE = 0.08;
 
 /**
  * The turns that a piece may be laid with, degrees. Half turns only for a sheet with a grain; steps all round; free ones are the four quarter turns, and those in
- * which its box is smallest or a long edge of its hull lies along the sheet, then some aslant, up to `most`.
+ * which its box is smallest or a long edge of its hull lies along the sheet, then some aslant, up to `most`. Where a piece fits none of the `rooms` at
+ * any of these, but does at another turn, that one too: read every degree.
  */
-export function turnsOf(outline: Ring, turning: Turning, most: number): number[] {
+export function turnsOf(
+  outline: Ring,
+  turning: Turning,
+  most: number,
+  rooms: readonly { widthMm: number; depthMm: number }[] = [],
+): number[] {
   if (turning.kind === 'half') return [0, 180];
   if (turning.kind === 'steps') {
     const steps = Math.max(1, Math.round(360 / turning.degrees));
@@ -41,5 +47,15 @@ export function turnsOf(outline: Ring, turning: Turning, most: number): number[]
   for (const edge of [...edges].sort((a, b) => long(b) - long(a)))
     if (long(edge) > round * LONG_EDGE) for (const quarter of [0, 90, 180, 270]) add(along(edge) + quarter);
   for (const aslant of [45, 30, 60]) for (const quarter of [0, 90, 180, 270]) add(tight + aslant + quarter);
+  const fits = (degrees: number) => {
+    const c = Math.cos((degrees * Math.PI) / 180);
+    const s = Math.sin((degrees * Math.PI) / 180);
+    const box = ringSize(hull.map(([x, y]): Point => [x * c - y * s, x * s + y * c]));
+    return rooms.some(({ widthMm, depthMm }) => box.widthMm <= widthMm && box.depthMm <= depthMm);
+  };
+  if (!turns.some(fits)) {
+    const other = Array.from({ length: 360 }, (_, degrees) => degrees).find(fits);
+    if (other !== undefined) turns.push(other);
+  }
   return turns;
 }

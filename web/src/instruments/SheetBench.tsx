@@ -42,8 +42,14 @@ const TURN_STEP = 15;
 /** Width of a letter of a sheet's name, pixels. */
 const LETTER_PX = 6.1;
 
-const shortened = (text: string, roomPx: number): string =>
-  text.length * LETTER_PX <= roomPx ? text : `${text.slice(0, Math.max(3, Math.floor(roomPx / LETTER_PX) - 1))}…`;
+/** A sheet's name in so much room; which sheet of its kind it is stays whole. */
+function shortened(name: string, roomPx: number): string {
+  const letters = Math.floor(roomPx / LETTER_PX);
+  if (name.length <= letters) return name;
+  const at = name.lastIndexOf(', ');
+  const end = at < 0 ? '' : name.slice(at + 1);
+  return `${name.slice(0, Math.max(2, letters - end.length - 1))}…${end}`;
+}
 
 /** Sheets and offcuts as they lie on a bench, all at one scale, with the pieces on them; pieces are dragged, or moved by keys. */
 export function SheetBench({ beds, clashes, fixed, onPlace, clashesAt, remark }: Props) {
@@ -51,8 +57,8 @@ export function SheetBench({ beds, clashes, fixed, onPlace, clashesAt, remark }:
   const drawing = useRef<SVGSVGElement>(null);
   const picked = usePicked((state) => state.piece);
   const [held, setHeld] = useState<{ piece: string; bed: string; by: Point; wrong: boolean } | null>(null);
-  const bench = benchLayout(beds, width > 0 ? width / Math.max(120, height - 8) : 1.6);
-  const scale = width > 0 ? Math.min(width / bench.widthMm, Math.max(height - 8, width * 0.3) / bench.heightMm) : 0;
+  const bench = benchLayout(beds, { widthPx: Math.max(1, width), heightPx: Math.max(height - 8, width * 0.3, 1) });
+  const scale = width > 0 ? bench.scale : 0;
   const at = new Map(bench.beds.map((bed) => [bed.id, bed]));
   const [w, h] = [bench.widthMm * scale, bench.heightMm * scale];
 

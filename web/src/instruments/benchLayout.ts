@@ -9,34 +9,38 @@ export interface OnBench {
   depthMm: number;
 }
 
-/** Room round sheets, and for the name over each, mm of the drawing per mm of the widest one. */
+/** Room round sheets, mm of the drawing per mm of the widest one. */
 const ROOM = 0.05;
+/** Room for the name over each sheet, pixels. */
+const NAME_PX = 17;
 
 const sizeOf = (ring: Ring) => ({
   widthMm: Math.max(...ring.map(([x]) => x)),
   depthMm: Math.max(...ring.map(([, y]) => y)),
 });
 
-/** Lays sheets out in rows as on a bench, at one scale; gives where each lies and how large the whole is. `aspect` is that of the room, width over height. */
+/** Lays sheets out in rows as on a bench, all at one scale, as large as the room (pixels) holds; gives where each lies, how large the whole is, and the scale. */
 export function benchLayout(
   beds: readonly { id: string; outline: Ring }[],
-  aspect: number,
-): { beds: OnBench[]; widthMm: number; heightMm: number; nameMm: number } {
+  room: { widthPx: number; heightPx: number },
+): { beds: OnBench[]; widthMm: number; heightMm: number; scale: number } {
   const sizes = beds.map(({ id, outline }) => ({ id, ...sizeOf(outline) }));
   const widest = Math.max(1, ...sizes.map(({ widthMm }) => widthMm));
+  const scaleOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }) =>
+    Math.min(room.widthPx / widthMm, room.heightPx / heightMm);
   let best: ReturnType<typeof inRows> | null = null;
-  // As many in a row as make the whole largest in the room.
+  // As many in a row as make the whole largest in the room; names need the same room at any scale.
   for (let n = 1; n <= Math.max(1, beds.length); n++) {
-    const whole = inRows(sizes, widest * n * (1 + ROOM), widest * ROOM);
-    const fill = Math.min(aspect / whole.widthMm, 1 / whole.heightMm);
-    if (!best || fill > Math.min(aspect / best.widthMm, 1 / best.heightMm)) best = whole;
+    const row = widest * n * (1 + ROOM);
+    const first = inRows(sizes, row, widest * ROOM, 0);
+    const whole = inRows(sizes, row, widest * ROOM, NAME_PX / scaleOf(first));
+    if (!best || scaleOf(whole) > scaleOf(best)) best = whole;
   }
-  return best ?? { beds: [], widthMm: 1, heightMm: 1, nameMm: 1 };
+  return best ? { ...best, scale: scaleOf(best) } : { beds: [], widthMm: 1, heightMm: 1, scale: 1 };
 }
 
-function inRows(sizes: readonly Omit<OnBench, 'x' | 'y'>[], rowMm: number, room: number) {
+function inRows(sizes: readonly Omit<OnBench, 'x' | 'y'>[], rowMm: number, room: number, nameMm: number) {
   const beds: OnBench[] = [];
-  const nameMm = room;
   let x = room / 2;
   let y = nameMm;
   let deep = 0;
@@ -48,5 +52,5 @@ function inRows(sizes: readonly Omit<OnBench, 'x' | 'y'>[], rowMm: number, room:
     deep = Math.max(deep, size.depthMm);
     widthMm = Math.max(widthMm, x - room / 2);
   }
-  return { beds, widthMm, heightMm: y + deep + room / 2, nameMm };
+  return { beds, widthMm, heightMm: y + deep + room / 2 };
 }
