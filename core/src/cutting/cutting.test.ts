@@ -352,4 +352,91 @@ describe('cutting Harl Quarry', () => {
       /would fit on .* but everything of its kind is taken/,
     );
   });
+
+  it('layers sliced by a wire lie on slices: two of one sheet, which leaves the shed with both', () => {
+    const slice = { sheetIds: ['dense-30'], sliceMm: 14.5 };
+    const whole20 = { sheetIds: ['dense-20'], sliceMm: null };
+    const wired: Project = {
+      ...quarry,
+      stacking: { ...quarry.stacking, wire: { kerfMm: 1, thinnestMm: 5 } },
+      stack: { ...quarry.stack, byHand: [slice, slice, whole20] },
+    };
+    const sliced = plan(wired);
+    const beds = sliced.cutting.beds.filter(({ sheetId }) => sheetId === 'dense-30');
+    expect(beds.map(({ id, copy, left }) => [id, copy, left])).toEqual([
+      ['dense-30#1.1', 1, []],
+      ['dense-30#1.2', 1, []],
+    ]);
+    expect(sliced.report.stack.sheetsUsed.find(({ sheetId }) => sheetId === 'dense-30')?.sheets).toBe(1);
+    const after = putAway(wired, {
+      sheetId: 'dense-30',
+      copy: 1,
+      offcutId: null,
+      areaMm2: beds[0].areaMm2,
+      beds: beds.map(({ name, pieces }) => ({
+        name,
+        outline: [
+          [0, 0],
+          [600, 0],
+          [600, 300],
+        ],
+        pieces: pieces.map(({ piece, lies }) => ({
+          piece,
+          layer: 1,
+          areaMm2: polygonArea(lies),
+          outer: lies.outer.map(([x, y]) => [x, y]),
+          holes: [],
+        })),
+      })),
+      left: [],
+      written: sliced.report.stack.written,
+    });
+    expect(after.sheets.find(({ id }) => id === 'dense-30')?.count).toBe(1);
+    expect(plan(after).cutting.beds.every(({ sheetId }) => sheetId === 'dense-20')).toBe(true);
+    expect(after.nest.done.map(({ usedMm2 }) => usedMm2)).toEqual([180_000, 0]);
+  });
+
+  it('what lies on later sheets stays on them when an earlier one is put away', () => {
+    const place = (piece: string, bed: string) => ({ piece, bed, turnDegrees: 0, xMm: 1, yMm: 2, pinned: false });
+    const laid = keepLayout(quarry, 'k', [
+      place('1-1', 'dense-20#1'),
+      place('4-1', 'dense-20#3'),
+      place('2-1', 'dense-10#3'),
+    ]);
+    const after = putAway(laid, {
+      sheetId: 'dense-20',
+      copy: 1,
+      offcutId: null,
+      areaMm2: 180_000,
+      beds: [
+        {
+          name: 'one',
+          outline: [
+            [0, 0],
+            [1, 0],
+            [1, 1],
+          ],
+          pieces: [
+            {
+              piece: '1-1',
+              layer: 1,
+              areaMm2: 1,
+              outer: [
+                [0, 0],
+                [1, 0],
+                [1, 1],
+              ],
+              holes: [],
+            },
+          ],
+        },
+      ],
+      left: [],
+      written: [],
+    });
+    expect(after.nest.places.map(({ piece, bed }) => [piece, bed])).toEqual([
+      ['4-1', 'dense-20#2'],
+      ['2-1', 'dense-10#3'],
+    ]);
+  });
 });

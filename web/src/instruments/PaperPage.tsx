@@ -19,8 +19,9 @@ export function PaperPage({ page }: { page: Page }) {
       viewBox={`0 0 ${widthMm} ${heightMm}`}
       role="img"
       aria-label={page.title}
-      className="block w-full border border-line bg-white"
+      className="block w-full border border-line"
     >
+      <rect width={widthMm} height={heightMm} fill="#fff" />
       {strokes.map((stroke, k) => {
         const { width = 0.4, dash, ink = '#222' } = looks[stroke.pen] ?? {};
         return (
