@@ -32,6 +32,8 @@ export interface Words {
   sizeMm: number;
   align: 'left' | 'middle';
   strong: boolean;
+  /** Which page of several they stand on: that of this place; else that of their own. */
+  home?: Point;
   /** Turned counter-clockwise, degrees. */
   turn?: number;
 }

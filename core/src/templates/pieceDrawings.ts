@@ -139,10 +139,11 @@ function labels({ id, outline, layer, bedName }: TemplatePiece): Words[] {
   const sizeMm = Math.max(3, Math.min(9, roomMm / 2.2));
   const small = Math.max(2.2, Math.min(3.2, sizeMm / 2.2));
   const under = (n: number): Point => [at[0], at[1] - n * small * 1.45];
+  const line = { sizeMm: small, align: 'middle' as const, strong: false, home: at };
   const words: Words[] = [{ at, text: id, sizeMm, align: 'middle', strong: true }];
   if (roomMm > 10) {
-    words.push({ at: under(1), text: `layer ${layer} · this side up`, sizeMm: small, align: 'middle', strong: false });
-    if (bedName) words.push({ at: under(2), text: bedName, sizeMm: small, align: 'middle', strong: false });
+    words.push({ ...line, at: under(1), text: `layer ${layer} · this side up` });
+    if (bedName) words.push({ ...line, at: under(2), text: bedName });
   }
   return words;
 }

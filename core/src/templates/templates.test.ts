@@ -133,6 +133,13 @@ describe('pages', () => {
     expect(size(taped)[1]).toBeCloseTo(297, 0);
   });
 
+  it('words stand on one page only, and a label stays together', () => {
+    const pages = quarry.pages(['pieces']).filter(({ title }) => title.startsWith('Piece 2-1 '));
+    const on = (text: string) => pages.filter(({ words }) => words.some((word) => word.text === text));
+    expect(on('2-1')).toHaveLength(1);
+    expect(on('layer 2 · this side up')).toEqual(on('2-1'));
+  });
+
   it('a piece says what it is: label, layer, sheet, which way up; the next outline, its pins and voids are drawn on it', () => {
     const pages = vessa.pages(['pieces'], { size: 'own', widthMm: 500, heightMm: 500 });
     const words = pages.flatMap((page) => page.words.map(({ text }) => text));

@@ -67,6 +67,23 @@ export function partingOf({ x0, y0, widthMm, heightMm }: Drawing, paper: Paper):
   };
 }
 
+/** Whether a place belongs to a page: of those that reach over it the one on whose side of the join it lies. */
+function isOn(
+  [x, y]: Point,
+  { column, row, x0, y0, x1, y1 }: Window,
+  { columns, rows }: Parting,
+  halfMm: number,
+): boolean {
+  const low = (edge: number, first: boolean) => (first ? edge : edge + halfMm);
+  const high = (edge: number, last: boolean) => (last ? edge : edge - halfMm);
+  return (
+    x >= low(x0, column === 0) &&
+    x < high(x1, column === columns - 1) + (column === columns - 1 ? 1e-6 : 0) &&
+    y >= low(y0, row === 0) &&
+    y < high(y1, row === rows - 1) + (row === rows - 1 ? 1e-6 : 0)
+  );
+}
+
 /** Pages are named by column and row: A1 is the near left one. */
 const pageName = (column: number, row: number): string => `${String.fromCharCode(65 + (column % 26))}${row + 1}`;
 
@@ -77,7 +94,7 @@ export function pagesOf(drawing: Drawing, paper: Paper): Page[] {
   const filled = parting.windows.map((window) => {
     const box = [window.x0, window.y0, window.x1, window.y1] as const;
     const strokes = drawing.strokes.flatMap((stroke) => clipStroke(stroke, box));
-    const words = drawing.words.filter(({ at: [x, y] }) => x >= box[0] && x <= box[2] && y >= box[1] && y <= box[3]);
+    const words = drawing.words.filter(({ at, home = at }) => isOn(home, window, parting, paper.overlapMm / 2));
     return { window, strokes, words };
   });
   const kept = filled.filter(({ strokes }) => strokes.length);
