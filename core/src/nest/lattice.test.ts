@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Polygon, polygonArea, polygonOutline } from '../geometry/index.ts';
+import { boundsOf, type Polygon, polygonArea, polygonOutline } from '../geometry/index.ts';
 import { cutUp } from '../testing/cutUp.ts';
 import { commonArea } from '../testing/judge.ts';
 import { bitsOf, deepened, noFitOf } from './noFit.ts';
@@ -26,20 +26,23 @@ const cellsOf = ({ columns, rows, starts, runs }: Raster): boolean[][] =>
   );
 
 describe('a raster', () => {
-  it('sets every cell that a shape has any area in, and no cell that is farther than a hair from it (polygon-clipping)', () => {
+  it('sets exactly the cells that a shape touches: none with area in it is left out, none beyond a hair from it is set (polygon-clipping)', () => {
     for (const shape of [...cutUp(60, 45, 5, 3, 0.4), frame]) {
       const turned = turnPolygon(shape, 33);
-      const x0 = Math.min(...turned.outer.map(([x]) => x));
-      const y0 = Math.min(...turned.outer.map(([, y]) => y));
-      const cells = cellsOf(rasterOf(turned, 4));
-      cells.forEach((column, i) => {
-        column.forEach((set, j) => {
-          const cell = square(x0 + i * 4, y0 + j * 4, 4, 4);
-          if (commonArea(turned, cell) > 1e-6) expect(set).toBe(true);
-          else if (set)
-            expect(commonArea(turned, square(x0 + i * 4 - 0.01, y0 + j * 4 - 0.01, 4.02, 4.02))).toBeGreaterThan(0);
-        });
-      });
+      const [x0, y0] = boundsOf(turned.outer);
+      const all = cellsOf(rasterOf(turned, 4)).flatMap((column, i) =>
+        column.map((set, j) => {
+          const [x, y] = [x0 + i * 4, y0 + j * 4];
+          const held = commonArea(turned, square(x, y, 4, 4)) > 1e-6;
+          const near = commonArea(turned, square(x - 0.01, y - 0.01, 4.02, 4.02)) > 0;
+          return { cell: `${i}, ${j}`, set, held, near };
+        }),
+      );
+      expect(all.filter(({ set, held }) => held && !set)).toEqual([]);
+      expect(all.filter(({ set, near }) => set && !near)).toEqual([]);
+      // Cells of both kinds were looked at.
+      expect(all.some(({ set }) => set)).toBe(true);
+      expect(all.some(({ set }) => !set)).toBe(true);
     }
   });
 

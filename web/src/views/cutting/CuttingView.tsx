@@ -1,7 +1,7 @@
 import type { PlanReport } from '@hosket/core';
-import { Tabs } from 'radix-ui';
 import { type CuttingPage, cuttingPages, usePicked, useView } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
+import { PageOf, Pages } from '../../ui/Pages.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { CutForm } from './CutForm.tsx';
@@ -36,38 +36,29 @@ export function CuttingView() {
       side={report && (piece ? <PiecePanel report={report} piece={piece} /> : <CutTakeoff report={report} />)}
     >
       {report && (
-        <Tabs.Root
-          value={page}
-          onValueChange={(next) => useView.setState({ cuttingPage: next as CuttingPage })}
-          className="flex min-h-0 flex-1 flex-col"
+        <Pages
+          label="Pages of cutting"
+          pages={cuttingPages}
+          titles={titles}
+          page={page}
+          onPage={(cuttingPage) => useView.setState({ cuttingPage })}
         >
-          <Tabs.List aria-label="Pages of cutting" className="mb-2 flex flex-wrap gap-x-4 border-b border-line">
-            {cuttingPages.map((name) => (
-              <Tabs.Trigger
-                key={name}
-                value={name}
-                className="-mb-px cursor-pointer border-b-2 border-transparent pb-1 text-sm text-muted data-[state=active]:border-clay data-[state=active]:text-graphite"
-              >
-                {titles[name]}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
-          <Page name="sheets" fills>
+          <PageOf name="sheets" fills>
             <SheetsPage report={report} />
-          </Page>
-          <Page name="pieces">
+          </PageOf>
+          <PageOf name="pieces">
             <PiecesPage report={report} />
-          </Page>
-          <Page name="list">
+          </PageOf>
+          <PageOf name="list">
             <CutList report={report} />
-          </Page>
-          <Page name="templates">
+          </PageOf>
+          <PageOf name="templates">
             <TemplatesPage report={report} />
-          </Page>
-          <Page name="how">
+          </PageOf>
+          <PageOf name="how">
             <CutForm />
-          </Page>
-        </Tabs.Root>
+          </PageOf>
+        </Pages>
       )}
     </ViewFrame>
   );
@@ -87,16 +78,4 @@ function answerOf({ cutting }: PlanReport, area: (mm2: number) => string): strin
   const lies = `${waiting} ${waiting === 1 ? 'piece' : 'pieces'} on ${on || 'nothing'}`;
   const without = nowhere.length ? `; ${nowhere.length} of them ${nowhere.length === 1 ? 'fits' : 'fit'} nowhere` : '';
   return `${lies}${without}; ${area(leftMm2)} of useful offcuts left.`;
-}
-
-/** One page; it scrolls by itself unless it fills its room. */
-function Page({ name, fills, children }: { name: CuttingPage; fills?: boolean; children: React.ReactNode }) {
-  return (
-    <Tabs.Content
-      value={name}
-      className={`relative min-h-0 flex-1 outline-none ${fills ? 'data-[state=active]:flex data-[state=active]:flex-col' : 'overflow-y-auto pb-4'}`}
-    >
-      {children}
-    </Tabs.Content>
-  );
 }

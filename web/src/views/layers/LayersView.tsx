@@ -1,6 +1,6 @@
-import { Tabs } from 'radix-ui';
 import { type LayersPage, layersPages, usePicked, useView } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
+import { PageOf, Pages } from '../../ui/Pages.tsx';
 import { chosenSchool, usePlan } from '../../worker/planStore.ts';
 import { Shed } from '../shed/Shed.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
@@ -45,54 +45,33 @@ export function LayersView() {
       side={stack && (layer ? <LayerPanel stack={stack} layer={layer} /> : <LayersTakeoff stack={stack} />)}
     >
       {stack && report && (
-        <Tabs.Root
-          value={page}
-          onValueChange={(next) => useView.setState({ layersPage: next as LayersPage })}
-          className="flex min-h-0 flex-1 flex-col"
+        <Pages
+          label="Pages of layers"
+          pages={layersPages}
+          titles={titles}
+          page={page}
+          onPage={(layersPage) => useView.setState({ layersPage })}
         >
-          <Tabs.List aria-label="Pages of layers" className="mb-2 flex flex-wrap gap-x-4 border-b border-line">
-            {layersPages.map((name) => (
-              <Tabs.Trigger
-                key={name}
-                value={name}
-                className="-mb-px cursor-pointer border-b-2 border-transparent pb-1 text-sm text-muted data-[state=active]:border-clay data-[state=active]:text-graphite"
-              >
-                {titles[name]}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
-          <Page name="stack" fills>
+          <PageOf name="stack" fills>
             <StackPage stack={stack} schools={report.schools} layer={layer} />
-          </Page>
-          <Page name="levels">
+          </PageOf>
+          <PageOf name="levels">
             <LevelsPage stack={stack} />
-          </Page>
-          <Page name="offers">
+          </PageOf>
+          <PageOf name="offers">
             <OffersPage front={report.front} stack={stack} />
-          </Page>
-          <Page name="build">
+          </PageOf>
+          <PageOf name="build">
             <BuildPage report={report} />
-          </Page>
-          <Page name="shed">
+          </PageOf>
+          <PageOf name="shed">
             <Shed />
-          </Page>
-          <Page name="gluing">
+          </PageOf>
+          <PageOf name="gluing">
             <GluingPage stack={stack} joints={report.joints} />
-          </Page>
-        </Tabs.Root>
+          </PageOf>
+        </Pages>
       )}
     </ViewFrame>
-  );
-}
-
-/** One page; it scrolls by itself unless it fills its room. */
-function Page({ name, fills, children }: { name: LayersPage; fills?: boolean; children: React.ReactNode }) {
-  return (
-    <Tabs.Content
-      value={name}
-      className={`relative min-h-0 flex-1 outline-none ${fills ? 'data-[state=active]:flex data-[state=active]:flex-col' : 'overflow-y-auto pb-4'}`}
-    >
-      {children}
-    </Tabs.Content>
   );
 }
