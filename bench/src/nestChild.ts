@@ -14,7 +14,14 @@ process.once('message', ({ problem, seed, seconds }: { problem: NestProblem; see
     if (!over && now - looked < 0.5) continue;
     looked = now;
     const { score, placed, leftOver } = search.best();
-    const news = { seconds: now, reachMm: score.reachMm, tries: search.tries(), placed, leftOver };
+    const news = {
+      seconds: now,
+      reachMm: score.reachMm,
+      sheets: score.sheets,
+      tries: search.tries(),
+      placed,
+      leftOver,
+    };
     if (over) {
       process.send?.(news, () => process.disconnect());
       return;

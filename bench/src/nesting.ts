@@ -18,25 +18,28 @@ import { cutUp } from '../../core/src/testing/cutUp.ts';
 import { faultsOf } from '../../core/src/testing/judge.ts';
 import { ratio, whole } from './timed.ts';
 
-/** Two workers on a strip as wide as a usual board; the shorter the strip, the denser. Read the ratios, the seconds are this machine's. */
+/** Two workers on a strip as wide as a usual board; the shorter the strip, the denser. Then on the sheets that the samples have. Read the ratios, the seconds are this machine's. */
 const STRIP_MM = 600;
+const SHEET = { widthMm: 600, depthMm: 300 };
 const WORKERS = 2;
 const SAMPLE_SECONDS = 10;
+const SHEET_SECONDS = 5;
 const CUT_SECONDS = 60;
 
 interface Told {
   seconds: number;
   reachMm: number;
+  sheets: number;
   tries: number;
   placed: Placed[];
   leftOver: number[];
 }
 
-const strip = (lengthMm: number): Ring => [
+const bed = (widthMm: number, depthMm: number): Ring => [
   [0, 0],
-  [lengthMm, 0],
-  [lengthMm, STRIP_MM],
-  [0, STRIP_MM],
+  [widthMm, 0],
+  [widthMm, depthMm],
+  [0, depthMm],
 ];
 
 /** The best of the workers, with all that they told on the way. */
@@ -61,28 +64,38 @@ async function searched(problem: NestProblem, seconds: number) {
         }),
     ),
   );
-  const [first] = best.sort((a, b) => a.leftOver.length - b.leftOver.length || a.reachMm - b.reachMm);
+  const [first] = best.sort(
+    (a, b) => a.leftOver.length - b.leftOver.length || a.sheets - b.sheets || a.reachMm - b.reachMm,
+  );
   const faults = faultsOf(problem, first.placed);
   if (faults.length || first.leftOver.length) throw new Error(`a layout is wrong: ${faults.join(', ')}`);
   return { ...first, tries: best.reduce((sum, { tries }) => sum + tries, 0), told };
 }
 
-/** How long a strip the boxes of the pieces need, packed by a library: the shortest strip into which it gets them all, to 2 mm. */
+/** The boxes of pieces packed by a library into bins; in how many. */
+function boxesIn(pieces: readonly Polygon[], widthMm: number, depthMm: number): number {
+  const packer = new MaxRectsPacker(widthMm, depthMm, 0, {
+    smart: false,
+    pot: false,
+    square: false,
+    allowRotation: true,
+  });
+  packer.addArray(
+    pieces.map(({ outer }) => {
+      const box = ringSize(outer);
+      return { width: box.widthMm, height: box.depthMm };
+    }),
+  );
+  return packer.bins.some(({ rects }) => rects.some(({ oversized }) => oversized))
+    ? Number.POSITIVE_INFINITY
+    : packer.bins.length;
+}
+
+/** How long a strip the boxes of the pieces need: the shortest into which the library gets them all, to 2 mm. */
 function boxesReach(pieces: readonly Polygon[]): number {
-  const boxes = pieces.map(({ outer }) => ringSize(outer));
-  const packs = (lengthMm: number) => {
-    const packer = new MaxRectsPacker(lengthMm, STRIP_MM, 0, {
-      smart: false,
-      pot: false,
-      square: false,
-      allowRotation: true,
-    });
-    packer.addArray(boxes.map(({ widthMm, depthMm }) => ({ width: widthMm, height: depthMm })));
-    return packer.bins.length === 1 && !packer.bins[0].rects.some(({ oversized }) => oversized);
-  };
-  const least = Math.max(...boxes.map(({ widthMm, depthMm }) => Math.min(widthMm, depthMm)));
-  let lengthMm = least;
-  while (!packs(lengthMm)) lengthMm += 2;
+  const sizes = pieces.map(({ outer }) => ringSize(outer));
+  let lengthMm = Math.max(...sizes.map(({ widthMm, depthMm }) => Math.min(widthMm, depthMm)));
+  while (boxesIn(pieces, lengthMm, STRIP_MM) > 1) lengthMm += 2;
   return lengthMm;
 }
 
@@ -106,13 +119,18 @@ function layersOf(name: string, thicknessMm: number, kind: 'solid' | 'rings'): P
   return report.cutting.pieces.map(({ outline }) => outline);
 }
 
-const problemOf = (pieces: readonly Polygon[], turns: (outline: Ring) => number[], lengthMm: number): NestProblem => ({
+const problemOf = (
+  pieces: readonly Polygon[],
+  turns: (outline: Ring) => number[],
+  beds: readonly Ring[],
+): NestProblem => ({
   pieces: pieces.map((outline, k) => ({ id: `${k}`, outline, turns: turns(outline.outer) })),
-  beds: [{ id: 'strip', outline: strip(lengthMm), kind: 'sheet' }],
+  beds: beds.map((outline, k) => ({ id: `${k + 1}`, outline, kind: 'sheet' })),
   gapMm: 0,
   marginMm: 0,
   pinned: [],
 });
+const freely = (outer: Ring) => turnsOf(outer, { kind: 'free' }, 8);
 
 const areaOf = (pieces: readonly Polygon[]) => pieces.reduce((sum, piece) => sum + polygonArea(piece), 0);
 
@@ -123,15 +141,12 @@ for (const name of ['harl-quarry', 'vessa-terraces', 'tarrow-moor'])
     for (const thicknessMm of [5, 10]) {
       const pieces = layersOf(name, thicknessMm, kind);
       const boxes = boxesReach(pieces);
-      const found = await searched(
-        problemOf(pieces, (outer) => turnsOf(outer, { kind: 'free' }, 8), Math.max(500, boxes * 1.5)),
-        SAMPLE_SECONDS,
-      );
+      const strip = bed(Math.max(500, boxes * 1.5), STRIP_MM);
+      const found = await searched(problemOf(pieces, freely, [strip]), SAMPLE_SECONDS);
+      const sheetsOfBoxes = boxesIn(pieces, SHEET.widthMm, SHEET.depthMm);
+      const sheets = Array.from({ length: sheetsOfBoxes }, () => bed(SHEET.widthMm, SHEET.depthMm));
+      const onSheets = await searched(problemOf(pieces, freely, sheets), SHEET_SECONDS);
       const gain = boxes / found.reachMm;
-      const boxMm2 = pieces.reduce((sum, { outer }) => {
-        const { widthMm, depthMm } = ringSize(outer);
-        return sum + widthMm * depthMm;
-      }, 0);
       ratios.push(gain);
       rows.push({
         layers: `${name}, ${thicknessMm} mm, ${kind}`,
@@ -139,12 +154,14 @@ for (const name of ['harl-quarry', 'vessa-terraces', 'tarrow-moor'])
         'boxes, mm': whole(boxes),
         'ours, mm': whole(found.reachMm),
         'boxes / ours': ratio(boxes, found.reachMm),
-        'pieces / their boxes': ratio(areaOf(pieces), boxMm2),
+        'at most': ratio(boxes * STRIP_MM, areaOf(pieces)),
+        'sheets, boxes': sheetsOfBoxes,
+        'sheets, ours': onSheets.sheets,
         tries: found.tries,
       });
     }
 console.log(
-  `Layers of the samples on a strip of ${STRIP_MM} mm, ${SAMPLE_SECONDS} s, ${WORKERS} workers, against their boxes packed by a library.`,
+  `Layers of the samples on a strip of ${STRIP_MM} mm, ${SAMPLE_SECONDS} s, ${WORKERS} workers, against their boxes packed by a library ("at most": if nothing at all were lost). Then on sheets of ${SHEET.widthMm} x ${SHEET.depthMm} mm, ${SHEET_SECONDS} s; more of them than boxes need would stop the run.`,
 );
 console.table(rows);
 const mean = (some: readonly number[]) =>
@@ -162,7 +179,7 @@ for (const [seed, count] of [
 ]) {
   const pieces = cutUp(STRIP_MM, STRIP_MM, count, seed);
   const found = await searched(
-    problemOf(pieces, (outer) => turnsOf(outer, { kind: 'steps', degrees: 90 }, 8), STRIP_MM * 2.2),
+    problemOf(pieces, (outer) => turnsOf(outer, { kind: 'steps', degrees: 90 }, 8), [bed(STRIP_MM * 2.2, STRIP_MM)]),
     CUT_SECONDS,
   );
   const at = (seconds: number) => {

@@ -3,8 +3,9 @@ import { boundsOf, type Polygon, polygonArea, polygonOutline } from '../geometry
 import { cutUp } from '../testing/cutUp.ts';
 import { commonArea } from '../testing/judge.ts';
 import { bitsOf, deepened, noFitOf } from './noFit.ts';
+import { laidOut, type NestProblem, prepare } from './problem.ts';
 import { type Raster, rasterOf, turnPolygon } from './raster.ts';
-import { wayTo } from './settle.ts';
+import { settle, wayTo } from './settle.ts';
 
 const square = (x: number, y: number, w: number, d: number): Polygon => ({
   outer: [
@@ -123,10 +124,9 @@ describe('where one may not lie beside another', () => {
 describe('how far a shape can be pushed', () => {
   it('to a wall, to a slope, and into a bay', () => {
     const at = (x: number, y: number) => [square(x, y, 10, 10).outer];
-    expect(wayTo(at(50, 0), at(0, 0), 0)).toBeCloseTo(40, 9);
-    expect(wayTo(at(50, 5), at(0, 0), 0)).toBeCloseTo(40, 9);
-    expect(wayTo(at(50, 11), at(0, 0), 0)).toBe(Number.POSITIVE_INFINITY);
-    expect(wayTo(at(3, 50), at(0, 0), 1)).toBeCloseTo(40, 9);
+    expect(wayTo(at(50, 0), at(0, 0))).toBeCloseTo(40, 9);
+    expect(wayTo(at(50, 5), at(0, 0))).toBeCloseTo(40, 9);
+    expect(wayTo(at(50, 11), at(0, 0))).toBe(Number.POSITIVE_INFINITY);
     // A right triangle, its long side rising from (0, 20) to (20, 0): a square from the right touches it with its lower left corner.
     const slope = [
       [
@@ -135,7 +135,7 @@ describe('how far a shape can be pushed', () => {
         [0, 20],
       ] as const,
     ];
-    expect(wayTo(at(50, 5), slope, 0)).toBeCloseTo(35, 9);
+    expect(wayTo(at(50, 5), slope)).toBeCloseTo(35, 9);
     // Into the mouth of a U.
     const u = [
       [
@@ -149,6 +149,29 @@ describe('how far a shape can be pushed', () => {
         [0, 40],
       ] as const,
     ];
-    expect(wayTo(at(60, 15), u, 0)).toBeCloseTo(50, 9);
+    expect(wayTo(at(60, 15), u)).toBeCloseTo(50, 9);
+  });
+
+  it('slides up a slope that is in its way, and never into it (polygon-clipping)', () => {
+    const wedge: Polygon = {
+      outer: [
+        [0, 0],
+        [60, 0],
+        [0, 60],
+      ],
+      holes: [],
+    };
+    const block = square(0, 0, 10, 10);
+    const problem: NestProblem = {
+      pieces: [wedge, block].map((outline, k) => ({ id: `${k}`, outline, turns: [0] })),
+      beds: [{ id: 'bed', outline: square(0, 0, 100, 100).outer, kind: 'sheet' }],
+      gapMm: 0,
+      marginMm: 0,
+      pinned: [{ piece: 0, bed: 0, turn: 0, xMm: 30, yMm: 30 }],
+    };
+    const [, at] = settle(prepare(problem), [...problem.pinned, { piece: 1, bed: 0, turn: 0, xMm: 85, yMm: 5 }]);
+    // Straight to the left it would stop with its corner at the foot of the slope, its middle at 65.
+    expect(at.xMm).toBeLessThan(40);
+    expect(commonArea(wedge, laidOut(problem.pieces[1], at))).toBeLessThan(1e-6);
   });
 });

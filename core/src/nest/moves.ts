@@ -27,7 +27,7 @@ export function disturb(maps: Maps, spots: (Spot | null)[], chance: () => number
   const a = movable[Math.floor(chance() * movable.length)];
   const b = movable[Math.floor(chance() * movable.length)];
   const [one, two] = [spots[a] as Spot, spots[b] as Spot];
-  if (a === b) {
+  if (a === b || chance() < 0.5) {
     spots[a] = anywhere(maps, a, chance) ?? one;
     return;
   }

@@ -23,6 +23,21 @@ export interface BitMap {
   bits: Uint32Array;
 }
 
+let counts = new Int16Array(0);
+let cells = new Uint8Array(0);
+
+/** Room for so many counts, all 0; the same room every time, for it is wanted thousands of times. */
+function zeroed(size: number): Int16Array {
+  if (counts.length < size) counts = new Int16Array(size * 2);
+  return counts.fill(0, 0, size);
+}
+
+/** The same for cells. */
+function rimmed(size: number): Uint8Array {
+  if (cells.length < size) cells = new Uint8Array(size * 2);
+  return cells.fill(0, 0, size);
+}
+
 /** Every place at which `moving` meets `fixed`: the sum of the sets, run by run. */
 export function noFitOf(fixed: Raster, moving: Raster): NoFit {
   const columns = fixed.columns + moving.columns - 1;
@@ -31,22 +46,28 @@ export function noFitOf(fixed: Raster, moving: Raster): NoFit {
   const y0 = 1 - moving.rows;
   // In each column a run adds one where it begins and takes it away where it ends; the running sum counts the meetings.
   const stride = rows + 1;
-  const change = new Int16Array(columns * stride);
+  const change = zeroed(columns * stride);
+  const { starts, runs } = fixed;
+  const { starts: movingStarts, runs: movingRuns } = moving;
   for (let i = 0; i < fixed.columns; i++)
     for (let j = 0; j < moving.columns; j++) {
       const base = (i - j - x0) * stride - y0;
-      for (let a = fixed.starts[i]; a < fixed.starts[i + 1]; a += 2)
-        for (let b = moving.starts[j]; b < moving.starts[j + 1]; b += 2) {
-          change[base + fixed.runs[a] - moving.runs[b + 1] + 1]++;
-          change[base + fixed.runs[a + 1] - moving.runs[b]]--;
+      const lastB = movingStarts[j + 1];
+      for (let a = starts[i], lastA = starts[i + 1]; a < lastA; a += 2) {
+        const from = base + runs[a] + 1;
+        const to = base + runs[a + 1];
+        for (let b = movingStarts[j]; b < lastB; b += 2) {
+          change[from - movingRuns[b + 1]]++;
+          change[to - movingRuns[b]]--;
         }
+      }
     }
   const depth = new Uint8Array(columns * rows);
-  for (let i = 0; i < columns; i++) {
+  for (let i = 0, k = 0, c = 0; i < columns; i++, c++) {
     let meetings = 0;
-    for (let j = 0; j < rows; j++) {
-      meetings += change[i * stride + j];
-      if (meetings > 0) depth[i * rows + j] = 255;
+    for (let j = 0; j < rows; j++, k++, c++) {
+      meetings += change[c];
+      if (meetings > 0) depth[k] = 255;
     }
   }
   return { x0, y0, columns, rows, depth, deep: false };
@@ -73,29 +94,31 @@ export function bitsOf({ x0, y0, columns, rows, depth }: NoFit, turned: boolean)
 
 /** Distance to the nearest free cell by two passes (steps of 3, and 4 aslant); beyond the map all is free. */
 function deepen(depth: Uint8Array, columns: number, rows: number): void {
-  const at = (i: number, j: number) => (i < 0 || j < 0 || i >= columns || j >= rows ? 0 : depth[i * rows + j]);
+  // A free rim all round saves asking at every cell whether its neighbours are on the map.
+  const stride = rows + 2;
+  const wide = rimmed((columns + 2) * stride);
+  for (let i = 0; i < columns; i++) wide.set(depth.subarray(i * rows, (i + 1) * rows), (i + 1) * stride + 1);
+  const first = stride + 1;
+  const last = (columns + 1) * stride - 2;
+  // Each pass goes by columns, and carries what it found for the cell before.
+  for (let k = first, before = 0; k <= last; k++) {
+    const here = wide[k];
+    before = here && least(here, before, wide[k - stride], wide[k - stride - 1], wide[k - stride + 1]);
+    wide[k] = before;
+  }
+  for (let k = last, before = 0; k >= first; k--) {
+    const here = wide[k];
+    before = here && least(here, before, wide[k + stride], wide[k + stride - 1], wide[k + stride + 1]);
+    wide[k] = before;
+  }
   for (let i = 0; i < columns; i++)
-    for (let j = 0; j < rows; j++) {
-      const here = depth[i * rows + j];
-      if (!here) continue;
-      depth[i * rows + j] = Math.min(
-        here,
-        at(i - 1, j) + 3,
-        at(i, j - 1) + 3,
-        at(i - 1, j - 1) + 4,
-        at(i - 1, j + 1) + 4,
-      );
-    }
-  for (let i = columns - 1; i >= 0; i--)
-    for (let j = rows - 1; j >= 0; j--) {
-      const here = depth[i * rows + j];
-      if (!here) continue;
-      depth[i * rows + j] = Math.min(
-        here,
-        at(i + 1, j) + 3,
-        at(i, j + 1) + 3,
-        at(i + 1, j + 1) + 4,
-        at(i + 1, j - 1) + 4,
-      );
-    }
+    depth.set(wide.subarray((i + 1) * stride + 1, (i + 1) * stride + 1 + rows), i * rows);
+}
+
+/** The depth of a cell by those it has beside it and aslant. */
+function least(here: number, before: number, beside: number, low: number, high: number): number {
+  const straight = (before < beside ? before : beside) + 3;
+  const aslant = (low < high ? low : high) + 4;
+  const next = straight < aslant ? straight : aslant;
+  return next < here ? next : here;
 }

@@ -1,11 +1,10 @@
 import { uniformFrom } from '../units/index.ts';
 import { layInOrder, type Order } from './bottomLeft.ts';
-import { anywhere, disturb, pushed } from './moves.ts';
 import { type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
 import { compareScores, type Score, scoreOf, scorePlaced, weightOf } from './score.ts';
 import { settle } from './settle.ts';
 import { createMaps, type Maps, type Spot } from './spots.ts';
-import { tangleOf, untangle } from './untangle.ts';
+import { squeeze } from './squeeze.ts';
 
 /** A layout: where pieces lie, and which found no place. */
 export interface Layout {
@@ -33,37 +32,39 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   const chance = uniformFrom(seed);
   let tries = 0;
   const first = firstOrders(prepared);
-  let bestSpots = layInOrder(maps, first[0]);
-  let bestScore = scoreOf(prepared, bestSpots);
+  const laid = layInOrder(maps, first[0]);
+  let best = { spots: laid, score: scoreOf(prepared, laid) };
   let layout: Layout | null = null;
   let fresh = true;
-  const offer = (spots: readonly (Spot | null)[]): Score => {
-    const score = scoreOf(prepared, spots);
-    if (compareScores(score, bestScore) < 0) {
-      bestSpots = [...spots];
-      bestScore = score;
+  const offer = (offered: readonly (Spot | null)[]): Score => {
+    const score = scoreOf(prepared, offered);
+    if (compareScores(score, best.score) < 0) {
+      best = { spots: [...offered], score };
       fresh = true;
     }
     return score;
   };
+  const bestLaid = (): Layout => {
+    if (fresh) {
+      // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
+      const next = settled(prepared, best.spots);
+      if (!layout || compareScores(next.score, layout.score) < 0) layout = next;
+      fresh = false;
+    }
+    return layout as Layout;
+  };
   const run = (function* () {
     yield* anneal(maps, first, chance, offer);
-    for (;;) yield* squeeze(maps, () => bestSpots, chance, offer);
+    // The best of these is squeezed until that leads no further; then others, begun by chance.
+    for (let from = best.spots; ; from = layInOrder(maps, byChance(prepared, chance)))
+      yield* squeeze(maps, from, chance, offer);
   })();
   return {
     step: () => {
       tries++;
       run.next();
     },
-    best: () => {
-      if (fresh) {
-        // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
-        const next = settled(prepared, bestSpots);
-        if (!layout || compareScores(next.score, layout.score) < 0) layout = next;
-        fresh = false;
-      }
-      return layout as Layout;
-    },
+    best: bestLaid,
     tries: () => tries,
   };
 }
@@ -80,6 +81,16 @@ function firstOrders({ variants, areas }: Prepared): Order[] {
   const side = (piece: number) => Math.max(variants[piece][0].widthMm, variants[piece][0].depthMm);
   const orders = [by((piece) => areas[piece]), by(side)];
   return [narrow, low, small].flatMap((turns) => orders.map((order) => ({ pieces: order, turns })));
+}
+
+/** Any order, any turns. */
+function byChance({ variants }: Prepared, chance: () => number): Order {
+  const pieces = variants.flatMap((list, piece) => (list.length ? [piece] : []));
+  for (let k = pieces.length - 1; k > 0; k--) {
+    const other = Math.floor(chance() * (k + 1));
+    [pieces[k], pieces[other]] = [pieces[other], pieces[k]];
+  }
+  return { pieces, turns: variants.map(({ length }) => Math.floor(chance() * length)) };
 }
 
 /** Changes the order and the turns a little at a time; a worse packing is taken up now and then, less and less. */
@@ -113,68 +124,6 @@ function* anneal(
     const score = weightOf(offer(layInOrder(maps, next)));
     const heat = 30 * (1 - k / packings) ** 2 + 0.01;
     if (score <= weight || chance() < Math.exp((weight - score) / heat)) [order, weight] = [next, score];
-    yield;
-  }
-}
-
-/** Passes that an attempt gets before it is given up. */
-const PASSES = 60;
-const MOST_PASSES = 240;
-
-/**
- * Takes a little of the last sheet away (or the whole of it, when the rest could hold all) and untangles what no longer fits; what comes out clean is pushed
- * together and offered.
- */
-function* squeeze(
-  maps: Maps,
-  best: () => readonly (Spot | null)[],
-  chance: () => number,
-  offer: (spots: (Spot | null)[]) => Score,
-): Generator<undefined> {
-  const { prepared } = maps;
-  const { grounds, variants, cellMm } = prepared;
-  if (!variants.some((list) => list.length)) return yield;
-  let share = 0.06;
-  let failed = 0;
-  let closed = -1;
-  for (;;) {
-    const from = best();
-    const spots = from.map((spot, piece) => spot ?? anywhere(maps, piece, chance));
-    const movable = spots.filter((spot): spot is Spot => spot !== null);
-    if (!movable.length) return yield;
-    const allPlaced = from.every((spot, piece) => spot || !variants[piece].length);
-    const last = Math.max(...movable.map(({ bed }) => bed), ...prepared.pinned.map(({ bed }) => bed));
-    const reached = Math.max(
-      ...movable.filter(({ bed }) => bed === last).map(({ i, variant }) => i + variant.widthMm / cellMm),
-    );
-    // Once for each last bed it is tried to do without it.
-    const closing = allPlaced && closed !== last && last > 0 && !prepared.pinned.some(({ bed }) => bed === last);
-    if (closing) closed = last;
-    const reach = grounds.map(({ widthMm }, bed) => {
-      const full = widthMm / cellMm;
-      if (!allPlaced || bed < last) return full;
-      if (bed > last || closing) return -1;
-      return Math.min(full, reached - Math.max(1, reached * share));
-    });
-    if (failed > 3) disturb(maps, spots, chance);
-    // Pinned pieces have no spot: they are obstacles.
-    const index = spots.flatMap((spot, piece) => (spot ? [piece] : []));
-    const tangle = tangleOf(spots.length, spots, reach);
-    for (const piece of index) {
-      const spot = spots[piece] as Spot;
-      const room = reach[spot.bed] - spot.variant.widthMm / cellMm;
-      if (room < spot.i - 1e-6) tangle.spots[piece] = { ...spot, i: Math.max(0, Math.floor(room + 1e-6)) };
-    }
-    const passes = Math.min(MOST_PASSES, PASSES + failed * 12);
-    const clean = yield* untangle(maps, tangle, passes, chance);
-    if (clean) {
-      offer(pushed(maps, tangle.spots));
-      failed = 0;
-      share = Math.min(0.08, share * 1.1);
-    } else if (!closing) {
-      failed++;
-      share = Math.max(0.004, share * 0.7);
-    }
     yield;
   }
 }

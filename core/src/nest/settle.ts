@@ -10,13 +10,18 @@ const STILL_MM = 0.3;
 interface Lying {
   place: Placed;
   rings: Ring[];
-  box: [number, number, number, number];
   pinned: boolean;
 }
 
+/** Straight left, then left along the slope of what is in the way, and down: each by its degrees. */
+const WAYS: readonly Point[] = [180, 150, 210, 120, 240, 270].map((degrees): Point => {
+  const angle = (degrees * Math.PI) / 180;
+  return [Math.cos(angle), Math.sin(angle)];
+});
+
 /**
- * Pushes the pieces of a layout together, left and down in turn, each until it touches another or the edge of its bed: what the lattice left between them is
- * taken back. Places are moved only in steps that stay free of overlap.
+ * Pushes the pieces of a layout together, left (also aslant, along what they lie against) and down in turn, each until it touches another or the edge of its bed:
+ * what the lattice left between them is taken back. Places are moved only in steps that stay free of overlap.
  */
 export function settle({ problem, grounds }: Prepared, placed: readonly Placed[]): Placed[] {
   const next: Placed[] = [];
@@ -33,7 +38,7 @@ export function settle({ problem, grounds }: Prepared, placed: readonly Placed[]
           [x1, ground.y0],
         ];
     for (let round = 0; round < MOST_ROUNDS; round++) {
-      const moved = Math.max(push(here, rim, 0), push(here, rim, 1));
+      const moved = Math.max(...WAYS.map((towards) => push(here, rim, towards)));
       if (moved < STILL_MM) break;
     }
     next.push(...here.map(({ place }) => place));
@@ -47,71 +52,74 @@ function lyingOf(problem: NestProblem, place: Placed): Lying {
   return {
     place,
     rings,
-    box: boundsOf(shape.outer),
     pinned: problem.pinned.some(({ piece }) => piece === place.piece),
   };
 }
 
-/** Pushes every piece along one axis (0: left, 1: down), the nearest first; gives the longest way that one went, mm. */
-function push(pieces: readonly Lying[], rim: Ring, axis: 0 | 1): number {
+/** Rings turned so that what lies in a direction lies to the left. */
+const facing = (rings: readonly Ring[], [dx, dy]: Point): Ring[] =>
+  rings.map((ring) => ring.map(([x, y]): Point => [-x * dx - y * dy, x * dy - y * dx]));
+
+/** Pushes every piece in a direction, the foremost first; gives the longest way that one went, mm. */
+function push(pieces: readonly Lying[], rim: Ring, towards: Point): number {
   let longest = 0;
-  const order = [...pieces].sort((a, b) => a.box[axis] - b.box[axis]);
-  const across = axis === 0 ? 1 : 0;
-  for (const piece of order) {
+  const [wall] = facing([rim], towards);
+  const seen = pieces.map((piece) => {
+    const rings = facing(piece.rings, towards);
+    return { piece, rings, box: boundsOf(rings[0]) };
+  });
+  seen.sort((a, b) => a.box[0] - b.box[0]);
+  for (const one of seen) {
+    const { piece, rings, box } = one;
     if (piece.pinned) continue;
-    let way = wayTo(piece.rings, [rim], axis);
-    for (const other of order)
-      if (
-        other !== piece &&
-        other.box[across] < piece.box[across + 2] &&
-        other.box[across + 2] > piece.box[across] &&
-        other.box[axis] < piece.box[axis + 2]
-      )
-        way = Math.min(way, wayTo(piece.rings, other.rings, axis));
+    let way = wayTo(rings, [wall]);
+    for (const other of seen)
+      if (other !== one && other.box[1] < box[3] && other.box[3] > box[1] && other.box[0] < box[2])
+        way = Math.min(way, wayTo(rings, other.rings));
     way -= HAIR_MM;
     if (!(way > HAIR_MM) || !Number.isFinite(way)) continue;
-    const by: Point = axis === 0 ? [-way, 0] : [0, -way];
-    piece.rings = piece.rings.map((ring) => ring.map(([x, y]): Point => [x + by[0], y + by[1]]));
-    piece.box = boundsOf(piece.rings[0]);
-    piece.place = { ...piece.place, xMm: piece.place.xMm + by[0], yMm: piece.place.yMm + by[1] };
+    const shift = ([x, y]: Point, dx: number, dy: number): Point => [x + dx, y + dy];
+    const [dx, dy] = [towards[0] * way, towards[1] * way];
+    piece.rings = piece.rings.map((ring) => ring.map((point) => shift(point, dx, dy)));
+    piece.place = { ...piece.place, xMm: piece.place.xMm + dx, yMm: piece.place.yMm + dy };
+    one.rings = rings.map((ring) => ring.map((point) => shift(point, -way, 0)));
+    one.box = boundsOf(one.rings[0]);
     longest = Math.max(longest, way);
   }
   return longest;
 }
 
-/** How far rings can go along an axis, towards less, before they touch others: corners of either against the edges of the other. */
-export function wayTo(moving: readonly Ring[], still: readonly Ring[], axis: 0 | 1): number {
-  return Math.min(ways(moving, still, axis, 1), ways(still, moving, axis, -1));
+/** How far rings can go to the left before they touch others, mm: corners of either against the edges of the other. */
+export function wayTo(moving: readonly Ring[], still: readonly Ring[]): number {
+  return Math.min(ways(moving, still, 1), ways(still, moving, -1));
 }
 
 /** Shapes that overlap by no more than this do so by rounding: they touch, mm. */
 const ROUNDING_MM = 0.3;
 
-/** The least way from corners to edges that lie before them (sign 1) or behind them (-1) along an axis; only edges that face the corners count. */
-function ways(corners: readonly Ring[], edges: readonly Ring[], axis: 0 | 1, sign: 1 | -1): number {
-  const across = axis === 0 ? 1 : 0;
+/** The least way from corners to edges that lie to the left of them (sign 1) or to the right (-1); only edges that face the corners count. */
+function ways(corners: readonly Ring[], edges: readonly Ring[], sign: 1 | -1): number {
   let least = Number.POSITIVE_INFINITY;
   let low = Number.POSITIVE_INFINITY;
   let high = Number.NEGATIVE_INFINITY;
   for (const ring of corners)
-    for (const point of ring) {
-      low = Math.min(low, point[across]);
-      high = Math.max(high, point[across]);
+    for (const [, y] of ring) {
+      low = Math.min(low, y);
+      high = Math.max(high, y);
     }
   for (const ring of edges)
     for (let k = 0, l = ring.length - 1; k < ring.length; l = k++) {
       const [from, to] = [ring[l], ring[k]];
-      // The outward normal of an outline that runs counter-clockwise (a hole the other way) along the axis.
-      const facing = axis === 0 ? to[1] - from[1] : from[0] - to[0];
-      if (sign * facing <= 0) continue;
-      const [a, b] = from[across] <= to[across] ? [from, to] : [to, from];
-      if (b[across] < low || a[across] > high) continue;
-      const slope = (b[axis] - a[axis]) / (b[across] - a[across]);
+      // The outward normal of an outline that runs counter-clockwise (a hole the other way), to the right.
+      const right = to[1] - from[1];
+      if (sign * right <= 0) continue;
+      const [a, b] = from[1] <= to[1] ? [from, to] : [to, from];
+      if (b[1] < low || a[1] > high) continue;
+      const slope = (b[0] - a[0]) / (b[1] - a[1]);
       for (const corner of corners)
-        for (const point of corner) {
-          const at = point[across];
-          if (at < a[across] || at > b[across]) continue;
-          const way = sign * (point[axis] - a[axis] - (at - a[across]) * slope);
+        for (const [x, y] of corner) {
+          if (y < a[1] || y > b[1]) continue;
+          const way = sign * (x - a[0] - (y - a[1]) * slope);
           if (way > -ROUNDING_MM && way < least) least = way;
         }
     }

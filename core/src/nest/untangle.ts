@@ -1,73 +1,7 @@
 import { fits } from './moves.ts';
-import { deepened, type NoFit } from './noFit.ts';
 import type { Variant } from './problem.ts';
+import { look, overlapAt, overlapOf, pairOf, type Tangle } from './sights.ts';
 import type { Maps, Spot } from './spots.ts';
-
-/** A layout in which pieces may overlap, and how much each pair of them counts. */
-export interface Tangle {
-  /** By piece; null for one that is pinned, or that no bed can hold. */
-  spots: (Spot | null)[];
-  /** By bed, the last column that any piece may reach on it, in cells; beds at -1 are closed. */
-  reach: number[];
-  /** By two pieces (or a piece and an obstacle), how much their overlap counts by now. */
-  weights: Float64Array;
-  width: number;
-}
-
-/** Obstacles of a bed are numbered behind the pieces. */
-const MOST_OBSTACLES = 64;
-
-export function tangleOf(pieces: number, spots: (Spot | null)[], reach: number[]): Tangle {
-  const width = pieces + MOST_OBSTACLES;
-  return { spots, reach, weights: new Float64Array(width * width).fill(1), width };
-}
-
-const pairOf = ({ width, spots }: Tangle, piece: number, by: number): number => {
-  const other = by >= 0 ? by : spots.length - 1 - by;
-  return piece < other ? piece * width + other : other * width + piece;
-};
-
-/** What lies on a bed, as one variant sees it: its depth for a corner at (i, j) stands at column sign * i + c, row sign * j + r of the map. */
-interface Sight {
-  map: NoFit;
-  sign: 1 | -1;
-  c: number;
-  r: number;
-  by: number;
-  weight: number;
-}
-
-/** Everything on a bed that a variant may overlap. */
-function sightsOf(maps: Maps, tangle: Tangle, variant: Variant, bed: number): Sight[] {
-  const sights: Sight[] = [];
-  const { obstacles } = maps.prepared.grounds[bed];
-  for (let k = 0; k < obstacles.length; k++) {
-    const map = deepened(maps.obstacle(bed, k, variant));
-    const by = -1 - k;
-    const weight = tangle.weights[pairOf(tangle, variant.piece, by)];
-    sights.push({ map, sign: 1, c: -obstacles[k].i0 - map.x0, r: -obstacles[k].j0 - map.y0, by, weight });
-  }
-  for (const spot of tangle.spots) {
-    if (!spot || spot.bed !== bed || spot.variant.piece === variant.piece) continue;
-    const { map: kept, turned } = maps.between(spot.variant, variant);
-    const map = deepened(kept);
-    const by = spot.variant.piece;
-    const weight = tangle.weights[pairOf(tangle, variant.piece, by)];
-    sights.push(
-      turned
-        ? { map, sign: -1, c: spot.i - map.x0, r: spot.j - map.y0, by, weight }
-        : { map, sign: 1, c: -spot.i - map.x0, r: -spot.j - map.y0, by, weight },
-    );
-  }
-  return sights;
-}
-
-/** Thirds of a cell by which a corner at (i, j) would have to move to be free of one of them. */
-function depthAt({ map, sign, c, r }: Sight, i: number, j: number): number {
-  const column = sign * i + c;
-  const row = sign * j + r;
-  return column < 0 || row < 0 || column >= map.columns || row >= map.rows ? 0 : map.depth[column * map.rows + row];
-}
 
 /** Places tried by chance over the bed, and near where the piece lies; the best few are followed downhill. */
 const FAR_TRIED = 48;
@@ -92,19 +26,11 @@ function littleOverlap(
   );
   const lastJ = maps.lastJ(variant, bed);
   if (lastI < 0 || lastJ < 0) return null;
-  const sights = sightsOf(maps, tangle, variant, bed);
-  const costAt = (i: number, j: number, most: number): number => {
-    let cost = 0;
-    for (const sight of sights) {
-      cost += sight.weight * depthAt(sight, i, j);
-      if (cost >= most) return cost;
-    }
-    return cost;
-  };
+  look(maps, tangle, variant, bed);
   const found: { i: number; j: number; cost: number }[] = [];
   const tryAt = (i: number, j: number) => {
     const most = found.length < FOLLOWED ? Number.POSITIVE_INFINITY : found[FOLLOWED - 1].cost;
-    const cost = costAt(i, j, most);
+    const cost = overlapAt(i, j, most);
     if (cost >= most) return;
     let k = found.length < FOLLOWED ? found.length : FOLLOWED - 1;
     while (k > 0 && found[k - 1].cost > cost) {
@@ -129,7 +55,7 @@ function littleOverlap(
       for (const [di, dj] of AROUND) {
         const x = Math.min(lastI, Math.max(0, i + di * step));
         const y = Math.min(lastJ, Math.max(0, j + dj * step));
-        const there = costAt(x, y, cost);
+        const there = overlapAt(x, y, cost);
         if (there >= cost) continue;
         [i, j, cost, moved] = [x, y, there, true];
       }
@@ -151,21 +77,6 @@ const AROUND = [
   [-1, 1],
   [1, 1],
 ] as const;
-
-/** Overlap of a piece as it lies with everything else, weighted; calls `visit` with each it overlaps. */
-function overlapOf(maps: Maps, tangle: Tangle, piece: number, visit?: (by: number, depth: number) => void): number {
-  const spot = tangle.spots[piece];
-  if (!spot) return 0;
-  const { variant, bed, i, j } = spot;
-  let cost = 0;
-  for (const sight of sightsOf(maps, tangle, variant, bed)) {
-    const depth = depthAt(sight, i, j);
-    if (!depth) continue;
-    cost += depth * sight.weight;
-    visit?.(sight.by, depth);
-  }
-  return cost;
-}
 
 /** Whether a piece overlaps another, or lies where none may. */
 const wrongAt = (maps: Maps, tangle: Tangle, piece: number): boolean => {

@@ -2,6 +2,7 @@ import { type PlanReport, ringSize, toolLimits } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { pickPiece, usePicked } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Heads } from '../../ui/Heads.tsx';
 
 const heads = ['Piece', 'Layer', 'Size', 'Area', 'Outline', 'Neck', 'Inside corner', 'Lies on'];
 
@@ -16,19 +17,7 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
     <>
       <table className="w-full border-collapse text-sm">
         <caption className="sr-only">Pieces</caption>
-        <thead>
-          <tr>
-            {heads.map((head) => (
-              <th
-                key={head}
-                scope="col"
-                className="border-b border-graphite/50 py-1 pr-3 text-left text-xs font-normal text-muted"
-              >
-                {head}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <Heads of={heads} />
         <tbody>
           {cutting.pieces.map((piece) => {
             const size = ringSize(piece.outline.outer);

@@ -1,4 +1,5 @@
 import { type PlanReport, sayClock, sayHours, sayMinutes, wallClock } from '@hosket/core';
+import { Heads } from '../../ui/Heads.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { BenchHours } from './BenchHours.tsx';
@@ -36,19 +37,7 @@ function TaskTable({ report }: { report: PlanReport }) {
   const heads = ['Operation', 'At the bench', 'Hands-on', 'May be coated', 'Dry through'];
   return (
     <table className="mt-4 w-full border-collapse text-xs">
-      <thead>
-        <tr>
-          {heads.map((head) => (
-            <th
-              key={head}
-              scope="col"
-              className="border-b border-graphite/50 py-1 pr-3 text-left text-xs font-normal text-muted"
-            >
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
+      <Heads of={heads} />
       <tbody>
         {report.tasks.map((task) => {
           const operation = report.operations.find(({ id }) => id === task.operation);
