@@ -62,6 +62,38 @@ export interface Page {
   words: Words[];
 }
 
+/** Between the notes under a title. */
+export const NOTES_APART = ' · ';
+
+/** How wide a letter of the templates' face is, by its size (all are the same). */
+const LETTER = 0.6;
+
+export const wordsWide = (text: string, sizeMm: number): number => text.length * sizeMm * LETTER;
+
+/** A text in lines that are no wider than there is room; one that is a single word too wide is cut off. */
+export function inLines(text: string, sizeMm: number, roomMm: number): string[] {
+  const most = Math.max(4, Math.floor(roomMm / (sizeMm * LETTER) + 1e-6));
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= most) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word.length > most ? `${word.slice(0, most - 1)}…` : word);
+  }
+  return lines;
+}
+
+/** One line, set smaller down to `leastMm` where there is little room, then cut off. */
+export function inOneLine(
+  text: string,
+  sizeMm: number,
+  leastMm: number,
+  roomMm: number,
+): { text: string; sizeMm: number } {
+  const fits = Math.max(leastMm, Math.min(sizeMm, roomMm / Math.max(1, wordsWide(text, 1))));
+  const most = Math.floor(roomMm / (fits * LETTER) + 1e-6);
+  return { text: text.length > most ? `${text.slice(0, Math.max(1, most - 1))}…` : text, sizeMm: fits };
+}
+
 /** Circle as a closed stroke. */
 export const ringAround = ([x, y]: Point, radiusMm: number, corners = 24): Point[] =>
   Array.from({ length: corners }, (_, k): Point => {

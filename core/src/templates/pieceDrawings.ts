@@ -9,7 +9,7 @@ import {
   ringsOf,
 } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
-import { type Drawing, ringAround, type Stroke, type Words } from './page.ts';
+import { type Drawing, NOTES_APART, ringAround, type Stroke, type Words } from './page.ts';
 import type { TemplateLayer, TemplatePiece, TemplateSource } from './source.ts';
 
 /** What is drawn round a piece, mm. */
@@ -127,7 +127,7 @@ const noteOf = (layer: TemplateLayer | undefined, piece: TemplatePiece, offset: 
     piece.bedName,
     ...(layer ? [`lies from ${layer.bottomMm.toFixed(1)} to ${layer.topMm.toFixed(1)} mm`] : []),
     ...(offset ? ['cut on the line: half the kerf is added'] : []),
-  ].join(' · ');
+  ].join(NOTES_APART);
 
 /** Whether a place lies on an outline, near enough. */
 const isOnRim = (ring: Ring, at: Point): boolean =>

@@ -4,7 +4,7 @@ import { lineLength, type Point } from '../geometry/index.ts';
 import { plan } from '../plan.ts';
 import { type Project, readProject } from '../project/index.ts';
 import { templateSource } from '../templateSource.ts';
-import { clipStroke, type Page } from './page.ts';
+import { clipStroke, type Page, wordsWide } from './page.ts';
 import { paperSize } from './paper.ts';
 import { withinPiece } from './pieceDrawings.ts';
 import { sidesOf } from './profiles.ts';
@@ -15,8 +15,8 @@ const sample = (name: string): Project => {
   if (!read.ok) throw new Error(read.fault.message);
   return read.value;
 };
-const made = (name: string) => {
-  const project = sample(name);
+const made = (name: string, change: (project: Project) => Project = (project) => project) => {
+  const project = change(sample(name));
   const { report, ground } = plan(project);
   const source = templateSource(project, report, ground.grid, ground.outline);
   return {
@@ -30,14 +30,11 @@ const made = (name: string) => {
 const quarry = made('harl-quarry');
 const vessa = made('vessa-terraces');
 
+const MARGIN_MM = 6;
+/** The level line at the foot of a page, over its white margin. */
 const barOf = (page: Page): number => {
-  const at = page.words.find(({ text }) => text.startsWith('100 mm'))?.at as Point;
   const bar = page.strokes.find(
-    ({ pen, points }) =>
-      pen === 'mark' &&
-      points.length === 2 &&
-      Math.abs(points[1][0] + 3 - at[0]) < 1e-9 &&
-      points[0][1] === points[1][1],
+    ({ pen, points }) => pen === 'mark' && points.length === 2 && points.every(([, y]) => y === MARGIN_MM + 3),
   );
   return bar ? bar.points[1][0] - bar.points[0][0] : Number.NaN;
 };
@@ -66,6 +63,36 @@ describe('pages', () => {
           expect(y).toBeGreaterThan(0);
           expect(y).toBeLessThan(page.heightMm);
         }
+    }
+  });
+
+  it('no line of words runs off its page, however long the names of sheets and however small the paper', () => {
+    const name = 'Dense foam of twenty millimetres from the back of the upper shelf in the shed';
+    const long = made('harl-quarry', (project) => ({
+      ...project,
+      sheets: project.sheets.map((sheet) => ({ ...sheet, name: `${name} ${sheet.id}` })),
+      cutting: { ...project.cutting, offsetKerf: true, tool: 'hot wire' },
+    }));
+    const small = { size: 'own', widthMm: 120, heightMm: 170 } as const;
+    let widest = 0;
+    for (const page of [...long.pages(['guide', 'contours']), ...long.pages(['pieces', 'guide'], small)])
+      for (const { at, text, sizeMm, align, home } of page.words) {
+        // A label stays with its piece.
+        if (home) continue;
+        const right = at[0] + wordsWide(text, sizeMm) / (align === 'middle' ? 2 : 1);
+        widest = Math.max(widest, right / page.widthMm);
+        expect(right, text).toBeLessThan(page.widthMm);
+      }
+    expect(widest).toBeGreaterThan(0.9);
+  });
+
+  it('paper that is too narrow for the bar has half of it, and says so', () => {
+    const narrow = { size: 'own', widthMm: 90, heightMm: 140 } as const;
+    const pages = quarry.pages(['guide'], narrow);
+    expect(pages.length).toBeGreaterThan(0);
+    for (const page of pages) {
+      expect(page.widthMm < 112 ? 50 : 100).toBeCloseTo(barOf(page), 9);
+      expect(page.words.some(({ text }) => text.startsWith(page.widthMm < 112 ? '50 mm, half' : '100 mm:'))).toBe(true);
     }
   });
 

@@ -1,6 +1,6 @@
 import { boundsOf, type Point, type Polygon, ringsOf } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
-import { type Drawing, type Page, ringAround, type Stroke, type Words } from './page.ts';
+import { type Drawing, inLines, NOTES_APART, type Page, ringAround, type Stroke, type Words } from './page.ts';
 import { pieceDrawing, roomiest } from './pieceDrawings.ts';
 import { contourDrawing, profileDrawings } from './profiles.ts';
 import type { TemplateLayer, TemplateSource } from './source.ts';
@@ -68,13 +68,20 @@ function together(
   return {
     kind: 'pieces',
     title: `Pieces ${page.map(({ drawing }) => drawing.title.replace('Piece ', '')).join(', ')}`,
-    note: [...new Set(page.map(({ drawing }) => drawing.note))].slice(0, 2).join(' / '),
+    note: ['Each says its layer and its sheet', ...sharedNotes(page.map(({ drawing }) => drawing.note))].join(
+      NOTES_APART,
+    ),
     x0: 0,
     y0: 0,
     ...room,
     strokes: moved.flatMap(({ strokes }) => strokes),
     words: moved.flatMap(({ words }) => words),
   };
+}
+
+/** What is noted of all of some pieces. */
+function sharedNotes([first, ...others]: readonly string[]): string[] {
+  return first.split(NOTES_APART).filter((note) => others.every((other) => other.split(NOTES_APART).includes(note)));
 }
 
 /** Reductions that a stacking guide is drawn at: 1 : n. */
@@ -121,8 +128,13 @@ function guideDrawing(project: Project, source: TemplateSource, layer: TemplateL
     `${layer.dowels.length ? `${layer.dowels.length} dowels into the layer below. ` : ''}${layer.works.join('. ')}`,
     'Thick line: this layer. Dashed: the layer above. Thin: the layer below. The back of the base is up.',
   ].filter((line) => line);
-  lines.forEach((text, k) => {
-    words.push({ at: [0, WRITTEN_MM - 6 - k * 4.6], text, sizeMm: 2.8, align: 'left', strong: false });
+  // Five lines at their usual size; where there is more to say, it is set smaller.
+  const usual = lines.flatMap((line) => inLines(line, 2.8, room.widthMm));
+  const [sizeMm, apartMm, most] = usual.length > 5 ? [2.1, 3.3, 7] : [2.8, 4.6, 5];
+  const set = usual.length > 5 ? lines.flatMap((line) => inLines(line, sizeMm, room.widthMm)) : usual;
+  if (set.length > most) set.splice(most - 1, set.length, `${set[most - 1].slice(0, -2)} …`);
+  set.forEach((text, k) => {
+    words.push({ at: [0, WRITTEN_MM - 6 - k * apartMm], text, sizeMm, align: 'left', strong: false });
   });
   return {
     kind: 'guide',

@@ -1,11 +1,13 @@
 import type { Point } from '../geometry/index.ts';
 import type { Paper } from '../project/index.ts';
-import { clipStroke, type Drawing, type Page, type Stroke, type Words } from './page.ts';
+import { clipStroke, type Drawing, inOneLine, type Page, type Stroke, type Words, wordsWide } from './page.ts';
 import { BAR_MM, paperSize, printFactor } from './paper.ts';
 
 /** Room at the top of a page for its title, and at its foot for the bar, mm. */
 const HEAD_MM = 11;
 const FOOT_MM = 10;
+/** The widest that the map of pages may be, mm. */
+const MAP_MM = 30;
 /** Half the size of a join mark. */
 const CROSS_MM = 4;
 
@@ -194,36 +196,32 @@ function joinMarks(
   return { strokes, words };
 }
 
-/** The bar of 100 mm at the foot of a page, larger or smaller as the printer needs it. */
+/** The bar of 100 mm at the foot of a page (half of it on the narrowest paper), larger or smaller as the printer needs it. */
 function addBar(page: Page, paper: Paper): void {
   const f = printFactor(paper);
   const x = paper.marginMm;
   const y = paper.marginMm + 3;
-  const end = x + BAR_MM * f;
-  page.strokes.push({
-    pen: 'mark',
-    points: [
-      [x, y],
-      [end, y],
-    ],
-    closed: false,
-  });
-  for (let k = 0; k <= 10; k++) {
+  const roomMm = page.widthMm - 2 * x;
+  const tenths = BAR_MM * f <= roomMm ? 10 : 5;
+  const end = x + (BAR_MM * f * tenths) / 10;
+  const mark = (points: Point[]) => page.strokes.push({ pen: 'mark', points, closed: false });
+  mark([
+    [x, y],
+    [end, y],
+  ]);
+  for (let k = 0; k <= tenths; k++) {
     const at = x + (BAR_MM * f * k) / 10;
-    page.strokes.push({
-      pen: 'mark',
-      points: [
-        [at, y - (k % 5 ? 1 : 2)],
-        [at, y + (k % 5 ? 1 : 2)],
-      ],
-      closed: false,
-    });
+    mark([
+      [at, y - (k % 5 ? 1 : 2)],
+      [at, y + (k % 5 ? 1 : 2)],
+    ]);
   }
   const corrected = paper.barMm === BAR_MM ? '' : `, corrected for ${paper.barMm} mm`;
+  const text = `${tenths * 10} mm${tenths < 10 ? ', half of the bar' : ''}: measure before cutting${corrected}`;
+  const beside = wordsWide(text, 2.8) <= page.widthMm - x - end - 3;
   page.words.push({
-    at: [end + 3, y - 1],
-    text: `100 mm: measure before cutting${corrected}`,
-    sizeMm: 2.8,
+    ...(beside ? { text, sizeMm: 2.8 } : inOneLine(text, 2.4, 1.8, roomMm)),
+    at: beside ? [end + 3, y - 1] : [x, y + 3],
     align: 'left',
     strong: false,
   });
@@ -231,15 +229,18 @@ function addBar(page: Page, paper: Paper): void {
 
 function addHead(page: Page, note: string, paper: Paper): void {
   const y = page.heightMm - paper.marginMm;
-  page.words.push({ at: [paper.marginMm, y - 4], text: page.title, sizeMm: 4.2, align: 'left', strong: true });
-  if (note) page.words.push({ at: [paper.marginMm, y - 9], text: note, sizeMm: 2.8, align: 'left', strong: false });
+  const roomMm = page.widthMm - 2 * paper.marginMm;
+  const line = { align: 'left', strong: false } as const;
+  const title = inOneLine(page.title, 4.2, 2.8, roomMm - MAP_MM);
+  page.words.push({ ...line, ...title, at: [paper.marginMm, y - 4], strong: true });
+  if (note) page.words.push({ ...line, ...inOneLine(note, 2.8, 2, roomMm), at: [paper.marginMm, y - 9] });
 }
 
 /** Which page of the drawing this is, at its upper right corner. */
 function addMap(page: Page, here: Window, all: readonly Window[], paper: Paper): void {
   const columns = Math.max(...all.map(({ column }) => column)) + 1;
   const rows = Math.max(...all.map(({ row }) => row)) + 1;
-  const each = Math.min(4, 10 / rows, 30 / columns);
+  const each = Math.min(4, 7 / rows, MAP_MM / columns / 1.4);
   const x = page.widthMm - paper.marginMm - columns * each * 1.4;
   const y = page.heightMm - paper.marginMm - rows * each;
   for (const { column, row } of all) {

@@ -99,7 +99,9 @@ export function SheetBench({ beds, clashes, fixed, onPlace, clashesAt, remark }:
               <g key={bed.id} role="group" aria-label={bed.name}>
                 <text x={place.x * scale} y={place.y * scale - 4} fontSize={11.5} fill="var(--graphite)">
                   {shortened(bed.name, place.widthMm * scale - 62)}
-                  <tspan fill="var(--muted)"> {remark(bed)}</tspan>
+                  <tspan fill="var(--muted)" dx={6}>
+                    {remark(bed)}
+                  </tspan>
                 </text>
                 <path d={linePath(bed.outline, draw, true)} fill="var(--foam-b)" stroke="var(--muted)" />
                 {bed.left.map((ring) => (
