@@ -90,7 +90,14 @@ export function SheetBench({ beds, clashes, fixed, onPlace, clashesAt, remark }:
   return (
     <div ref={room} className="min-h-[220px] flex-1 overflow-auto">
       {scale > 0 && (
-        <svg ref={drawing} width={w} height={h} role="group" aria-label="Sheets and offcuts with the pieces on them">
+        <svg
+          ref={drawing}
+          width={w}
+          height={h}
+          overflow="visible"
+          role="group"
+          aria-label="Sheets and offcuts with the pieces on them"
+        >
           {beds.map((bed) => {
             const place = at.get(bed.id);
             if (!place) return null;
@@ -98,10 +105,8 @@ export function SheetBench({ beds, clashes, fixed, onPlace, clashesAt, remark }:
             return (
               <g key={bed.id} role="group" aria-label={bed.name}>
                 <text x={place.x * scale} y={place.y * scale - 4} fontSize={11.5} fill="var(--graphite)">
-                  {shortened(bed.name, place.widthMm * scale - 62)}
-                  <tspan fill="var(--muted)" dx={6}>
-                    {remark(bed)}
-                  </tspan>
+                  {shortened(bed.name, place.widthMm * scale - 70)}
+                  <tspan fill="var(--muted)">{remark(bed) && ` · ${remark(bed)}`}</tspan>
                 </text>
                 <path d={linePath(bed.outline, draw, true)} fill="var(--foam-b)" stroke="var(--muted)" />
                 {bed.left.map((ring) => (
