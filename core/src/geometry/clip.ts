@@ -1,5 +1,6 @@
 import { Clipper, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
-import { nestRings, type Polygon, type Ring, ringArea } from './rings.ts';
+import type { Ring } from './inside.ts';
+import { nestRings, type Polygon, ringArea } from './rings.ts';
 import { straightRing } from './straight.ts';
 
 /** The clipper wants whole numbers: micrometres. */

@@ -1,5 +1,6 @@
 import type { Grid } from './grid.ts';
-import { boundsOf, clipToConvex, crossingsAt, type Ring, ringArea } from './rings.ts';
+import type { Ring } from './inside.ts';
+import { boundsOf, clipToConvex, crossingsAt, ringArea } from './rings.ts';
 
 /**
  * The share (0..1) of each lattice cell that lies on the base, row-major, (columns-1) x (rows-1); null when every cell lies on it whole.

@@ -1,5 +1,5 @@
 import type { Point } from './grid.ts';
-import type { Ring } from './rings.ts';
+import type { Ring } from './inside.ts';
 
 /** Chords of a curve are no longer than this, mm, and no more than so many between two points. */
 const CHORD_MM = 2;

@@ -4,6 +4,7 @@ export * from './curve.ts';
 export * from './distance.ts';
 export * from './grid.ts';
 export * from './hypsometry.ts';
+export * from './inside.ts';
 export * from './isolines.ts';
 export * from './rings.ts';
 export * from './smooth.ts';

@@ -1,5 +1,6 @@
 import type { Grid, Point } from './grid.ts';
-import type { Polygon, Ring } from './rings.ts';
+import type { Ring } from './inside.ts';
+import type { Polygon } from './rings.ts';
 
 /** Which edge each segment leaves and enters, by the four corners that stand at or above the level (1 near left, 2 near right, 4 far right, 8 far left). */
 const [BOTTOM, RIGHT, TOP, LEFT] = [0, 1, 2, 3];

@@ -142,6 +142,32 @@ describe('plane geometry by hand', () => {
     expect(insideRing(square(0, 0, 10), 15, 5)).toBe(false);
   });
 
+  it('a ring of many points, asked often, answers as one that is looked through point by point, also after it was turned round', () => {
+    const ring: Point[] = Array.from({ length: 180 }, (_, k): Point => {
+      const a = (k / 90) * Math.PI;
+      const r = 40 + 12 * Math.sin(7 * a) + (k % 3 ? 0 : 3);
+      // Heights in whole millimetres, so that many places lie level with a point.
+      return [r * Math.cos(a), Math.round(r * Math.sin(a))];
+    });
+    const plainly = (x: number, y: number) =>
+      ring.filter(([xi, yi], k) => {
+        const [xj, yj] = ring[k ? k - 1 : ring.length - 1];
+        return yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi;
+      }).length %
+        2 ===
+      1;
+    let inside = 0;
+    for (const turn of ['as it is', 'turned round']) {
+      if (turn === 'turned round') ring.reverse();
+      for (let x = -60; x <= 60; x += 1.7)
+        for (let y = -60; y <= 60; y += 1) {
+          expect(insideRing(ring, x, y)).toBe(plainly(x, y));
+          if (insideRing(ring, x, y)) inside++;
+        }
+    }
+    expect(inside).toBeGreaterThan(4000);
+  });
+
   it('hull of a star is its five tips', () => {
     const star: Point[] = Array.from({ length: 10 }, (_, k) => {
       const r = k % 2 ? 3 : 10;

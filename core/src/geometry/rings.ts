@@ -1,7 +1,5 @@
 import type { Point } from './grid.ts';
-
-/** A closed outline whose first point is not repeated; outer rings run counter-clockwise, holes clockwise. */
-export type Ring = readonly Point[];
+import { insideRing, type Ring } from './inside.ts';
 
 /** One connected piece: its outer outline and the holes in it. */
 export interface Polygon {
@@ -25,17 +23,6 @@ export function lineLength(points: Ring, closed = true): number {
     length += Math.hypot(points[i][0] - from[0], points[i][1] - from[1]);
   }
   return length;
-}
-
-/** Whether a point lies inside a ring (even-odd rule). */
-export function insideRing(ring: Ring, x: number, y: number): boolean {
-  let inside = false;
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [xi, yi] = ring[i];
-    const [xj, yj] = ring[j];
-    if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) inside = !inside;
-  }
-  return inside;
 }
 
 /** Where a ring crosses a line of constant y, from left to right. */

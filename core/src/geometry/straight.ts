@@ -1,5 +1,5 @@
 import type { Point } from './grid.ts';
-import type { Ring } from './rings.ts';
+import type { Ring } from './inside.ts';
 
 /** Distance of a point from a stretch, mm. */
 export function distanceToStretch([x, y]: Point, [ax, ay]: Point, [bx, by]: Point): number {

@@ -14,18 +14,26 @@ export interface Beneath {
 
 /** Nearest point of a line: distance and how far along it, mm. */
 export function nearestOn(line: Ring, x: number, y: number): { distanceMm: number; alongMm: number } {
-  let best = { distanceMm: Number.POSITIVE_INFINITY, alongMm: 0 };
+  // Squares are compared, and the root is drawn once: this is asked for every cell.
+  let least = Number.POSITIVE_INFINITY;
+  let alongMm = 0;
   let along = 0;
   for (let k = 1; k < line.length; k++) {
     const [ax, ay] = line[k - 1];
-    const [dx, dy] = [line[k][0] - ax, line[k][1] - ay];
-    const length = Math.hypot(dx, dy);
-    const t = length ? Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (length * length))) : 0;
-    const distanceMm = Math.hypot(x - ax - t * dx, y - ay - t * dy);
-    if (distanceMm < best.distanceMm) best = { distanceMm, alongMm: along + t * length };
+    const dx = line[k][0] - ax;
+    const dy = line[k][1] - ay;
+    const square = dx * dx + dy * dy;
+    const t = square ? Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / square)) : 0;
+    const u = x - ax - t * dx;
+    const v = y - ay - t * dy;
+    const length = Math.sqrt(square);
+    if (u * u + v * v < least) {
+      least = u * u + v * v;
+      alongMm = along + t * length;
+    }
     along += length;
   }
-  return best;
+  return { distanceMm: Math.sqrt(least), alongMm };
 }
 
 /** Ways, steps and waters in the order of building: what a span can lie over. */
