@@ -145,5 +145,5 @@ function grow(maps: Maps, tangle: Tangle): void {
   // What has come apart is forgotten little by little.
   const { weights } = tangle;
   for (let n = 0; n < weights.length; n++) if (weights[n] > 1) weights[n] = Math.max(1, weights[n] * 0.95);
-  for (const [pair, depth] of pairs) weights[pair] = Math.min(1e7, weights[pair] * (1.25 + 0.75 * (depth / deepest)));
+  for (const [pair, depth] of pairs) weights[pair] = Math.min(1e7, weights[pair] * (1.1 + 0.4 * (depth / deepest)));
 }
