@@ -164,6 +164,22 @@ describe('a search for a layout', () => {
     expect(faultsOf(problem, layout.placed)).toEqual([]);
   });
 
+  it('keeps clear of eighty pinned pieces', () => {
+    const small = Array.from({ length: 80 }, () => whole(rectangle(8, 8)));
+    const free = Array.from({ length: 12 }, () => whole(rectangle(30, 22)));
+    const pinned = small.map((_, k) => ({
+      piece: k,
+      bed: 0,
+      turn: 0,
+      xMm: 12 + 24 * (k % 10),
+      yMm: 6 + 11.5 * Math.floor(k / 10),
+    }));
+    const problem = problemOf([...small, ...free], sheets(420, 100, 1), undefined, { pinned });
+    const layout = searched(problem, 140);
+    expect(layout.placed).toHaveLength(92);
+    expect(faultsOf(problem, layout.placed)).toEqual([]);
+  });
+
   it('a piece that fits nowhere is left over; the rest is laid', () => {
     const problem = problemOf([whole(rectangle(310, 150)), whole(rectangle(100, 100))], sheets(300, 200, 1));
     const layout = searched(problem, 30);

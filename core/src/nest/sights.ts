@@ -13,11 +13,9 @@ export interface Tangle {
   width: number;
 }
 
-/** Obstacles of a bed are numbered behind the pieces. */
-const MOST_OBSTACLES = 64;
-
-export function tangleOf(pieces: number, spots: (Spot | null)[], reach: number[]): Tangle {
-  const width = pieces + MOST_OBSTACLES;
+/** Pieces as they lie, every two of them counting the same; the obstacles of a bed are numbered behind the pieces. */
+export function tangleOf({ prepared }: Maps, spots: (Spot | null)[], reach: number[]): Tangle {
+  const width = spots.length + Math.max(0, ...prepared.grounds.map(({ obstacles }) => obstacles.length));
   return { spots, reach, weights: new Float64Array(width * width).fill(1), width };
 }
 

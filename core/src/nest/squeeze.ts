@@ -47,7 +47,7 @@ export function* squeeze(
     if (failed > 3) disturb(maps, spots, chance);
     // Pinned pieces have no spot: they are obstacles.
     const index = spots.flatMap((spot, piece) => (spot ? [piece] : []));
-    const tangle = tangleOf(spots.length, spots, reach);
+    const tangle = tangleOf(maps, spots, reach);
     for (const piece of index) {
       const spot = spots[piece] as Spot;
       const room = reach[spot.bed] - spot.variant.widthMm / cellMm;
