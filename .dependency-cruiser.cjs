@@ -6,6 +6,7 @@ const order = [
   'project',
   'ground',
   'zones',
+  'recipes',
   'tiles',
   'stack',
   'layers',

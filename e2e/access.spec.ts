@@ -81,8 +81,9 @@ for (const theme of ['plaster', 'evening'])
     await page.getByRole('button', { name: 'Suggest by the rules of the trade' }).click();
     await page.getByRole('button', { name: 'Take these zones' }).click();
     await app.settled();
-    await page.getByRole('button', { name: /^Too steep for soil/ }).click();
-    await clean('a zone with its rule');
+    await page.getByRole('button', { name: 'Where Too steep for soil lies' }).click();
+    await page.getByRole('button', { name: /^Paint:/ }).click();
+    await clean('a zone with its rule, and a coat of its recipe');
     await page.getByRole('button', { name: 'Undo' }).click();
     await app.show('Brief');
     await page.getByRole('button', { name: 'Add a profile' }).click();

@@ -46,7 +46,7 @@ test('the demo opens; raising a bench changes everything after it; reload, undo,
   expect(raised.stack).toHaveLength(chosen.layers.length);
   const printed = commandLine('plan', file);
   expect(printed).toContain(`carve ${carve(raised)}, fill ${fill(raised)}`);
-  expect(printed).toContain(`Compound, mixed: ${/^([\d.]+ \w+)/.exec(raised.compound)?.[1]}`);
+  expect(printed).toContain(`Cellulose-plaster compound, mixed: ${/^([\d.]+ \w+)/.exec(raised.compound)?.[1]}`);
   const [, likely] = /^Dry (.+?);/.exec(raised.finish) ?? [];
   expect(printed).toContain(`dry ${likely}`);
 });
@@ -100,6 +100,6 @@ test('an amount opens down to its coefficients and their source', async ({ app, 
   await app.show('Surface');
   await page.getByRole('button', { name: 'Show working of of it powder' }).click();
   const working = page.getByText('(fill + skin) / (1 - loss) / yield').locator('..');
-  await expect(working).toContainText('compound from 1 kg of powder');
+  await expect(working).toContainText('Cellulose-plaster compound: mixed from 1 kg of powder');
   await expect(working).toContainText('common practice, no source');
 });

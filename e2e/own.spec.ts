@@ -123,8 +123,8 @@ test('duplicate, delete with undo, and inches', async ({ app, page }) => {
   await app.mark('Bench 3').click();
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('1.693 in');
   await app.show('Surface');
-  await expect(page.getByRole('main').locator('p').first()).toContainText('fl oz of compound');
-  await expect(page.getByRole('link', { name: /^Surface/ })).toContainText('fl oz of compound');
+  await expect(page.getByRole('main').locator('p').first()).toContainText('fl oz of cellulose-plaster compound');
+  await expect(page.getByRole('link', { name: /^Surface/ })).toContainText('fl oz of paste');
   await app.show('Ground');
   await app.write('Height', '1 3/4');
   await page.keyboard.press('Alt+u');

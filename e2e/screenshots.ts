@@ -68,8 +68,31 @@ await page.getByRole('tab', { name: 'Templates and files', exact: true }).click(
 await shoot('templates');
 await page.getByRole('tab', { name: 'Sheets', exact: true }).click();
 await show('Surface');
-await page.getByRole('button', { name: 'Show working of Compound, mixed' }).click();
+await page.getByRole('button', { name: 'Suggest by the rules of the trade' }).click();
+await page.getByRole('button', { name: 'Take these zones' }).click();
+await settled();
+const zoneList = page.getByRole('list', { name: 'Zones of the ground' });
+for (const [zone, recipe] of [
+  ['Under water', 'Water bed'],
+  ['Ways', 'Road'],
+  ['Too steep for soil', 'Rock face'],
+]) {
+  await zoneList.getByRole('button', { name: new RegExp(`^${zone}`) }).click();
+  await page.getByLabel(`Recipe of ${zone}`).selectOption({ label: `begin with: ${recipe}` });
+  await settled();
+}
+await page.getByRole('button', { name: /^Skin: cellulose/ }).click();
 await shoot('surface');
+await page.getByRole('tab', { name: 'Ways side by side', exact: true }).click();
+await shoot('ways');
+await page.getByRole('tab', { name: 'Depth of paste', exact: true }).click();
+await page.waitForTimeout(600);
+await shoot('paste-depth');
+await page.getByRole('tab', { name: 'Materials', exact: true }).click();
+await shoot('materials');
+await page.getByRole('tab', { name: 'Zones and recipes', exact: true }).click();
+for (let k = 0; k < 4; k++) await page.getByRole('button', { name: 'Undo' }).click();
+await settled();
 await show('Days');
 await shoot('days');
 await show('Brief');

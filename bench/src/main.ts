@@ -2,10 +2,11 @@ import { baseSize, changeItem, createDrafter, createPlanner, type Mark, type Pro
 import { contours } from 'd3-contour';
 import { footprints, gridOver } from '../../core/src/geometry/index.ts';
 import { cellOf, type Solved, solvedOf } from '../../core/src/ground/index.ts';
-import { targetOf } from '../../core/src/layers/index.ts';
+import { evenSkin, targetOf } from '../../core/src/layers/index.ts';
 import { choices, noisyFootprints } from './choices.ts';
 import { gaussSeidelMs, harmonicAnswer, harmonicOf, multigridMs } from './harmonic.ts';
 import { hillProject } from './hill.ts';
+import { takeoffs } from './takeoffs.ts';
 import { middle, ratio, timed, whole } from './timed.ts';
 
 /** Timed comparisons in one run: read the ratios, the milliseconds are this machine's. */
@@ -82,7 +83,7 @@ for (const { name, widthMm, depthMm } of sizes) {
     'draft, ring raised, ms': Number(lineFrames.ms.toFixed(1)),
   });
 
-  const target = timed(() => targetOf(planned.value.ground, 3));
+  const target = timed(() => targetOf(planned.value.ground, evenSkin(3)));
   const { grid } = target.value;
   const levels = Array.from({ length: 8 }, (_, k) => 5 + 7.5 * k);
   const ours = timed(() => footprints(grid, levels));
@@ -118,6 +119,8 @@ console.log('The plan: from nothing, and after an edit (the quick answer); a dra
 console.table(plans);
 console.log('Footprints of eight levels of the foam target with their holes, against the bare contours of a library.');
 console.table(outlines);
+console.log('The take-off of ten zones of eight coats: from an edit to the whole plan.');
+console.table([takeoffs()]);
 console.log('One level of a noisy field of 720,000 cells: whose hole is whose.');
 console.table(noisyFootprints());
 console.log('The choice of a stack: six thicknesses to 400 mm, every joint in steps of 0.05 mm.');

@@ -15,6 +15,7 @@ import {
 import { cutText } from './cutText.ts';
 import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
+import { sayBatches } from './sayBatches.ts';
 import { stackText } from './stackText.ts';
 import { rule, table } from './table.ts';
 import { withinText } from './withinText.ts';
@@ -63,7 +64,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(rule('Amounts'));
   for (const stage of report.takeoff) {
     lines.push(
-      `  ${stage.title}: ${sayMinutes(stage.handsOn.likely)}${stage.batches ? `, ${stage.batches.count} bowls of about ${ml(stage.batches.mlEach)} (${stage.batches.why})` : ''}\n`,
+      `  ${stage.title}: ${sayMinutes(stage.handsOn.likely)}${stage.batches ? `, ${sayBatches(stage.batches, ml)}` : ''}\n`,
     );
     for (const { name, amount } of stage.materials) {
       const said = sayAmount(amount, system);

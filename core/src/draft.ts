@@ -1,7 +1,7 @@
 import type { Grid } from './geometry/index.ts';
 import { type Solved, shapedOn, solvedOf } from './ground/index.ts';
 import { foamTarget } from './layers/index.ts';
-import { baseSize, type Project } from './project/index.ts';
+import { baseSize, type Project, skinMmOf } from './project/index.ts';
 
 /** A coarse ground and foam target, good enough to follow a pointer. */
 export interface Draft {
@@ -23,7 +23,7 @@ export function createDrafter(): (project: Project, nodes?: number) => Draft {
     const run = solvedOf(project, draftCell(widthMm, depthMm, nodes), solved, true);
     solved = toEnd(run);
     const grid = shapedOn(project, solved);
-    return { ground: grid, target: foamTarget(grid, project.surface.skinMm) };
+    return { ground: grid, target: foamTarget(grid, skinMmOf(project)) };
   };
 }
 

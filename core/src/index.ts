@@ -10,7 +10,7 @@ export {
   toolLimits,
   withLayout,
 } from './cutting/index.ts';
-export { wallClock } from './days/index.ts';
+export { type ComparedSurface, compareWays, type WayRead, wallClock } from './days/index.ts';
 export { createDrafter, DRAFT_NODES, type Draft } from './draft.ts';
 export {
   boundsOf,
@@ -49,7 +49,28 @@ export {
   sayWork,
   sectionAlong,
 } from './layers/index.ts';
-export { stuffOf } from './materials/index.ts';
+export {
+  type Catalogue,
+  catalogueOf,
+  type Form,
+  facts,
+  forms,
+  type Given,
+  kgPerL,
+  type Material,
+  type Mix,
+  measuredOut,
+  mixes,
+  noMaterials,
+  type OwnMaterials,
+  type OwnValue,
+  type Property,
+  properties,
+  propertyNames,
+  shippedMaterials,
+  stuffOf,
+  type Value,
+} from './materials/index.ts';
 export {
   compareScores,
   createSearch,
@@ -64,6 +85,7 @@ export {
 } from './nest/index.ts';
 export { createPlanner, type Plan, plan } from './plan.ts';
 export * from './project/index.ts';
+export { coatsOfPart, doneIn, shippedRecipes, type Way, wayOf, ways } from './recipes/index.ts';
 export {
   type BedReport,
   type CuttingReport,
@@ -78,6 +100,7 @@ export {
   type StageReport,
 } from './report.ts';
 export { type Criterion, layerKinds, offcutArea, thicknessOf } from './stack/index.ts';
+export { postPlaces } from './takeoff/index.ts';
 export { templateSource } from './templateSource.ts';
 export {
   BAR_MM,

@@ -59,6 +59,13 @@ const chosen = (project: Project) => {
   return report.schools.find(({ school }) => school === report.chosen)!;
 };
 
+/** Recipes with a skin of another thickness. */
+const skinned = ({ recipes }: Project, thicknessMm: number): Project['recipes'] =>
+  recipes.map((recipe) => ({
+    ...recipe,
+    coats: recipe.coats.map((coat) => (coat.operation === 'skin' ? { ...coat, thicknessMm } : coat)),
+  }));
+
 describe('what always holds', () => {
   const projects = fc
     .record({
@@ -86,7 +93,7 @@ describe('what always holds', () => {
           shape: oval ? shapeOfKind(project.base, 'oval') : project.base.shape,
         },
         sheets: [{ ...project.sheets[0], nominalMm: thick, measuredMm }],
-        surface: { ...project.surface, skinMm },
+        recipes: skinned(project, skinMm),
         stacking: { ...project.stacking, glue },
       };
     });
@@ -154,7 +161,7 @@ describe('what always holds', () => {
     expect(JSON.stringify(plan(structuredClone(project)).report)).toBe(first);
     const planner = createPlanner();
     toEnd(planner.run(small([circle(50, 40, 20, 30)])));
-    toEnd(planner.run({ ...project, surface: { ...project.surface, skinMm: 1 } }));
+    toEnd(planner.run({ ...project, recipes: skinned(project, 1) }));
     expect(JSON.stringify(toEnd(planner.run(project)).report)).toBe(first);
   });
 
@@ -184,6 +191,7 @@ describe('what always holds', () => {
       id: 'steep',
       name: 'Steep',
       cover: 'rock' as const,
+      recipe: null,
       when: { ...when, slope: { from: 35, to: null } },
     };
     const project: Project = {
@@ -207,7 +215,9 @@ describe('what always holds', () => {
     const planner = createPlanner();
     const project = small([circle(45, 40, 24, 47)]);
     const before = toEnd(planner.run(project));
-    const after = toEnd(planner.run({ ...project, surface: { ...project.surface, roughness: 1.6 } }));
+    const after = toEnd(
+      planner.run({ ...project, recipes: project.recipes.map((recipe) => ({ ...recipe, roughness: 1.6 })) }),
+    );
     expect(after.ground).toBe(before.ground);
     expect(after.target).toBe(before.target);
     expect(after.report.takeoff.find(({ stage }) => stage === 'seal')).not.toEqual(

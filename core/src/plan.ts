@@ -1,5 +1,6 @@
 import { type Choice, chooseFor, offersOf, tracksOf } from './choice/index.ts';
 import { type Cutting, cuttingOf } from './cutting/index.ts';
+import { cuttingReport } from './cuttingReport.ts';
 import { daysOf } from './days/index.ts';
 import { standingShares } from './fit/index.ts';
 import {
@@ -21,20 +22,24 @@ import {
   layerPlan,
   layIn,
   levelPlaces,
+  type PasteMap,
+  pasteOfZones,
   roomsOf,
   stackGround,
   type Target,
   targetOf,
   weightsOf,
 } from './layers/index.ts';
+import { catalogueOf, type Property } from './materials/index.ts';
 import { createMemory } from './memory.ts';
 import { type Land, reportOf, schoolReport, type Worked } from './planReport.ts';
-import { type HandLayer, itemsOf, openAsClosed, type Project, type School } from './project/index.ts';
+import { fillPasteOf, type HandLayer, itemsOf, openAsClosed, type Project, type School } from './project/index.ts';
+import { type Worn, wornOf } from './recipes/index.ts';
 import type { PlanReport, SchoolReport } from './report.ts';
 import { costOf, layByHand } from './stack/index.ts';
-import { takeoffOf } from './takeoff/index.ts';
+import { surfacesOf, takeoffOf } from './takeoff/index.ts';
 import { readSet, readTile, type SetRead, type TileRead } from './tiles/index.ts';
-import { type ZoneMap, zonesOf } from './zones/index.ts';
+import { type ZoneMap, type ZonesRead, zonesOf } from './zones/index.ts';
 
 /** Everything worked out from a project: the report, and the fields that drawings are made from. */
 export interface Plan {
@@ -43,6 +48,8 @@ export interface Plan {
   target: Target;
   /** Which zone lies where. */
   zones: ZoneMap;
+  /** How deep paste lies, by cell, mm. */
+  pasteMm: Float32Array;
   /** Which part of the base is built in which way. */
   areas: AreaMap;
   /** How the layers are cut: pieces, and how they lie on sheets. */
@@ -70,21 +77,34 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     // Written out once: a plan of many points is long.
     const groundKey = JSON.stringify([lines.near, base.shape, marks, landforms, terrain, tile, profiles]);
     const land = yield* memory.exact('ground', groundKey, () => finishedGround(project, lines));
-    const targetKey = [groundKey, project.surface.skinMm];
-    const wanted = yield* memory.exact('target', targetKey, () => targetOf(land, project.surface.skinMm));
     // A quick run leaves what changes little, and the schools that are not chosen, as they were.
     const read = quick ? memory.loose : memory.exact;
     const pools = yield* read('pools', groundKey, () => poolsOf(land.grid, land.outline));
     const standing = yield* read('standing', [groundKey, project.judging], () =>
       standingShares(land.grid, land.outline, project.judging),
     );
-    // Areas that are built in ways of their own may be zones: then these may not lag behind.
-    const byZone = project.stacking.areas.some(({ of }) => of.kind === 'zone');
-    const zones = yield* (byZone ? memory.exact : read)(
-      'zones',
-      [groundKey, project.patches, project.zones, project.laid],
-      () => zonesOf(project, land),
-    );
+    // Areas that are built in ways of their own, or wear skins of their own, may be zones: then these may not lag behind.
+    const byZone =
+      project.stacking.areas.some(({ of }) => of.kind === 'zone') || wearsByZone(project) || zonesAreCheap(project);
+    const wearing = [wornWhere(project), project.surface, figuresOf(project, ['plyMm'])];
+    const zonesKey = [
+      groundKey,
+      project.patches,
+      project.zones,
+      project.laid,
+      project.recipes.map(({ id }) => id),
+      project.surface.recipe,
+    ];
+    const readZones = () => zonesOf(project, land);
+    const exactly = byZone ? memory.exact : read;
+    let zones = yield* exactly('zones', zonesKey, readZones);
+    // A base of another size has other cells.
+    if (zones.map.zone.length !== (land.grid.columns - 1) * (land.grid.rows - 1))
+      zones = yield* memory.exact('zones', zonesKey, readZones);
+    // Zones of before are told apart from those of now.
+    const worn = yield* memory.exact('worn', [zonesKey, wearing, memory.left()], () => wornOf(project, land, zones));
+    const targetKey = [groundKey, worn.skin.thicknessMm, worn.skin.node && [zonesKey, wearing]];
+    const wanted = yield* memory.exact('target', targetKey, () => targetOf(land, worn.skin));
     const voids = yield* memory.exact('voids', [groundKey, project.voids], () =>
       readVoids(land.grid, land.outline, project.voids),
     );
@@ -93,7 +113,10 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const { areas, ...stacking } = project.stacking;
     const areasKey = [groundKey, areas, areas.length && [project.patches, project.zones, project.laid]];
     const map = yield* memory.exact('areas', areasKey, () => areasOf(project, land, zones));
-    const laid = layIn(project.laid, land, wanted);
+    const laidKey = [targetKey, project.laid, figuresOf(project, ['wetKgPerL', 'solidShare'])];
+    const laid = yield* memory.exact('laid', laidKey, () =>
+      layIn(project.laid, land, wanted, catalogueOf(project.materials)),
+    );
     const roomsKey = [targetKey, project.voids, project.laid];
     const rooms = yield* memory.exact('rooms', roomsKey, () => roomsOf(project, land, laid));
     const names = itemsOf(project).map(({ id, name }) => [id, name]);
@@ -101,7 +124,14 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const stackLand = yield* memory.exact('stack ground', [targetKey, areasKey, coversKey, names], () =>
       stackGround(project, land, wanted, map, levelPlaces([...marks, ...landforms], land.built, wanted.grid, map)),
     );
-    const stockKey = JSON.stringify([project.sheets, project.offcuts, { ...stacking, school: '', wish: '' }, areas]);
+    const stockKey = JSON.stringify([
+      project.sheets,
+      project.offcuts,
+      { ...stacking, school: '', wish: '' },
+      areas,
+      fillPasteOf(project),
+      figuresOf(project, stackFigures),
+    ]);
     const choiceKey = [targetKey, areasKey, stockKey, project.stacking, project.stack, project.air, base.board];
     const tracks = yield* memory.exact('tracks', choiceKey, () => tracksOf(project, stackLand));
     // What else could be built matters to a quick answer only where the builder chose by it.
@@ -125,14 +155,33 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       layers = { key: known ? '' : layersKey, sheetsKey: stockKey, value: plans };
     }
     const skinMl = land.volumeMl - wanted.volumeMl;
-    const worked = layers.value.map((plan) => workedOut(project, land, skinMl, plan, null));
-    const chosenPlan = chosenOf(project, choice, layerLand, layers.value);
+    const whole: Whole = { project, land: layerLand, worn, zones, skinMl };
+    const pasteKey = [layersKey, choiceKey, zonesKey, left];
+    const { materials, rows, counts, bench, air, cutting: cuts, seed } = project;
+    const amountsKey = [wearing, project.recipes, materials, rows, counts, bench, air, cuts, seed, project.envelope];
+    const worked: Worked[] = [];
+    for (const plan of layers.value) {
+      // The chosen school may not lag behind.
+      const known = plan.school === choice.chosen.school ? memory.exact : read;
+      const paste = yield* known(`paste ${plan.school}`, pasteKey, () => pasteFor(whole, plan));
+      const all = yield* known(`worked ${plan.school}`, [pasteKey, amountsKey], () =>
+        workedOut(whole, plan, paste, null),
+      );
+      worked.push({ ...all, plan });
+    }
+    const chosenPlan = yield* memory.exact('chosen', [layersKey, choiceKey, left], () =>
+      chosenOf(project, choice, layerLand, layers?.value ?? []),
+    );
+    const paste = yield* memory.exact('paste', pasteKey, () => pasteFor(whole, chosenPlan));
     const cutKey = [layersKey, choiceKey, project.cutting, project.nest];
     const cutting = yield* read('cutting', cutKey, () => cuttingOf(project, chosenPlan.layers));
     left ||= memory.left();
+    const cutReport = yield* read('cutting report', [cutKey, project.sheets, project.offcuts], () =>
+      cuttingReport(project, cutting),
+    );
     // From here on what is used is what the pieces are laid on.
     const laidPlan = { ...chosenPlan, sheetsUsed: cutting.sheetsUsed };
-    const chosen = workedOut(project, land, skinMl, laidPlan, cutting);
+    const chosen = workedOut(whole, laidPlan, paste, cutting);
     const reads: Land = {
       solved: lines,
       ground: land,
@@ -143,19 +192,23 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       standing,
       voids,
       zones,
+      worn,
+      paste,
       set,
       choice,
       map,
       cutting,
+      cuttingReport: cutReport,
     };
     return {
       report: reportOf(project, reads, worked, chosen),
       ground: land,
       target: wanted,
       zones: zones.map,
+      pasteMm: paste.depthMm,
       areas: map,
       cutting,
-      weigh: (school, written) => weighed(project, choice, layerLand, skinMl, school, written),
+      weigh: (school, written) => weighed(whole, choice, school, written),
       near: lines.near || left,
     };
   }
@@ -182,8 +235,64 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
   return { run };
 }
 
-function workedOut(project: Project, ground: Ground, skinMl: number, plan: LayerPlan, cut: Cutting | null): Worked {
-  const takeoff = takeoffOf(project, ground.surface, skinMl - plan.rooms.skinMl, plan, cut);
+/** Figures of materials on which the stack, its joints and its paste depend: others change amounts only. */
+const stackFigures: readonly Property[] = [
+  'densityKgM3',
+  'vapourResistance',
+  'lineMm',
+  'mostPerCoatMm',
+  'dryKgPerL',
+  'dryA',
+  'dryB',
+  'clampMin',
+  'solidsPercent',
+  'spreadGPerM2',
+  'cureH',
+];
+
+/** What the builder changed of some figures. */
+const figuresOf = ({ materials }: Project, wanted: readonly Property[]): unknown => [
+  materials.values.filter(({ property }) => wanted.includes(property)),
+  materials.added.map(({ id, values }) => [id, ...wanted.map((property) => values[property] ?? null)]),
+];
+
+/** Whether zones and coats ask for nothing that takes long to find out. */
+const zonesAreCheap = ({ zones, recipes }: Project): boolean =>
+  [...zones.rules, ...recipes.flatMap(({ coats }) => coats)].every(({ when }) =>
+    (['water', 'wall', 'rock', 'way', 'wetness'] as const).every((what) => when[what] === null),
+  );
+
+/** What decides where each coat lies, and how thick skins are: all else of a recipe changes amounts only. */
+const wornWhere = ({ recipes }: Project): unknown =>
+  recipes.map(({ id, coats }) => [
+    id,
+    coats.map(({ operation, when, material, thicknessMm, coats: plies }) => [
+      when,
+      operation === 'skin' && [material, thicknessMm, plies],
+    ]),
+  ]);
+
+/** Whether skins may differ from place to place. */
+const wearsByZone = ({ zones, patches, recipes }: Project): boolean =>
+  [...zones.rules, ...patches].some(({ recipe }) => recipe !== null) ||
+  recipes.some(({ coats }) =>
+    coats.some(({ operation, when }) => operation === 'skin' && Object.values(when).some((limits) => limits !== null)),
+  );
+
+/** What the take-off of any stack on a ground is worked out from. */
+interface Whole {
+  project: Project;
+  land: LayerLand;
+  worn: Worn;
+  zones: ZonesRead;
+  skinMl: number;
+}
+
+const pasteFor = ({ land, zones, skinMl }: Whole, plan: LayerPlan): PasteMap =>
+  pasteOfZones(land, plan, skinMl, zones.map, zones.zones.length);
+
+function workedOut({ project, land, worn }: Whole, plan: LayerPlan, paste: PasteMap, cut: Cutting | null): Worked {
+  const takeoff = takeoffOf(project, land.ground, plan, surfacesOf(project, land.ground, worn, paste), cut);
   return { plan, takeoff, days: daysOf(project, plan, takeoff) };
 }
 
@@ -201,20 +310,19 @@ function chosenOf(
 
 /** Any stack of a school, written from the board up, with its take-off and its days; null where a layer of it cannot be laid. */
 function weighed(
-  project: Project,
+  whole: Whole,
   { bySchool }: Choice,
-  land: LayerLand,
-  skinMl: number,
   school: School,
   written: readonly HandLayer[],
 ): SchoolReport | null {
+  const { project, land } = whole;
   const track = bySchool.find((each) => each.school === school);
   if (!track) return null;
   const { steps, idle, unknown } = layByHand(track.model, written);
   if (idle.length || unknown.length) return null;
   const costMin = costOf(track.model, steps, weightsOf(project.stacking));
   const plan = layerPlan(project, land, track.model, school, steps, costMin);
-  return schoolReport(project, workedOut(project, land.ground, skinMl, plan, null));
+  return schoolReport(project, workedOut(whole, plan, pasteFor(whole, plan), null));
 }
 
 /** The plan of a project, worked out from nothing. The same project always gives the same plan. */

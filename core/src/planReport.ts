@@ -1,7 +1,7 @@
 import { findingsOf } from './checks/index.ts';
 import type { Choice, Chosen, Proposal } from './choice/index.ts';
 import type { Cutting } from './cutting/index.ts';
-import { cuttingReport, piecesWritten, written } from './cuttingReport.ts';
+import { piecesWritten, written } from './cuttingReport.ts';
 import type { Days } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
 import { figureStands, fitOf, houseWays, limitsRead, massOf, type StandingShare } from './fit/index.ts';
@@ -15,11 +15,12 @@ import {
   type SpanRead,
   type VoidReads,
 } from './ground/index.ts';
-import type { AreaMap, LaidRead, LayerPlan, Target } from './layers/index.ts';
+import type { AreaMap, LaidRead, LayerPlan, PasteMap, Target, ZonePaste } from './layers/index.ts';
 import { frameOf, type Landform, nameOf, type Project } from './project/index.ts';
+import type { Worn } from './recipes/index.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
 import { handOf, optionFor, sameOption } from './stack/index.ts';
-import type { StageTakeoff } from './takeoff/index.ts';
+import { dressedOf, readRow, type StageTakeoff } from './takeoff/index.ts';
 import type { SetRead } from './tiles/index.ts';
 import type { ZonesRead } from './zones/index.ts';
 
@@ -41,22 +42,39 @@ export interface Land {
   standing: StandingShare[];
   voids: VoidReads;
   zones: ZonesRead;
+  worn: Worn;
+  paste: PasteMap;
   set: SetRead;
   choice: Choice;
   map: AreaMap;
   cutting: Cutting;
+  cuttingReport: PlanReport['cutting'];
 }
 
 /** The plan as data: what every screen shows and the command line prints. */
 export function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
-  const { ground, target, spans, laid, pools, standing, voids, zones, set, choice, map, cutting } = land;
+  const {
+    ground,
+    target,
+    spans,
+    laid,
+    pools,
+    standing,
+    voids,
+    zones,
+    worn: dressed,
+    paste,
+    set,
+    choice,
+    map,
+    cutting,
+  } = land;
   const joints = jointWaits(project, chosen.plan.layers);
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
   const skinMl = ground.volumeMl - target.volumeMl;
-  const netSkinMl = skinMl - chosen.plan.rooms.skinMl;
   const fit = fitOf(project, ground, laid, spans, set.tiles);
-  const mass = massOf(project, surface.planMm2, netSkinMl, chosen.plan, laid);
+  const mass = massOf(project, surface.planMm2, chosen.plan, laid, chosen.takeoff);
   const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {
     finish: chosen.days.finish?.likely ?? null,
@@ -69,7 +87,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
   const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 6,
+    version: 7,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -105,6 +123,15 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     })),
     voidMeetings: voids.meetings.map((meeting) => ({ ...meeting, at: pair(meeting.at) })),
     zones: zones.zones,
+    surfaces: dressed.zones.map(({ id, name, recipe, trueMm2 }, k) => ({
+      id,
+      name,
+      recipe,
+      trueMm2,
+      ...pasteRead(paste.zones[k]),
+    })),
+    dressed: dressedOf(project, ground),
+    rows: project.rows.map((row) => ({ id: row.id, ...readRow(row, ground) })),
     set,
     fit,
     judgements,
@@ -124,7 +151,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       name,
       planMm2: coveredMm2(ground, map.coverage[k]),
     })),
-    cutting: cuttingReport(project, cutting),
+    cutting: land.cuttingReport,
     takeoff: chosen.takeoff,
     joints,
     operations: chosen.days.operations,
@@ -141,6 +168,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       cutting,
       choice,
       joints,
+      takeoff: chosen.takeoff,
       days: chosen.days,
       fit,
       judgements,
@@ -150,6 +178,11 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
       zones: zones.zones,
     }),
   };
+}
+
+/** Paste of a zone without its depths one by one. */
+function pasteRead({ depths: _, deepestAt, ...read }: ZonePaste) {
+  return { ...read, deepestAt: deepestAt && ([deepestAt[0], deepestAt[1]] as [number, number]) };
 }
 
 /** Price of the sheets a plan takes, where they are priced; null when none of them is. */
@@ -166,7 +199,9 @@ function moneyOf(project: Project, { plan, takeoff }: Worked): number | null {
   const sheets = sheetsCost(project, plan);
   const { pastePerL } = project.stacking;
   if (pastePerL === null) return sheets;
-  const mixedMl = takeoff.find(({ stage }) => stage === 'skin')?.materials[0]?.amount.likely ?? 0;
+  const mixedMl = takeoff
+    .filter(({ drying, stage }) => stage === 'skin' && drying.kind === 'paste')
+    .reduce((sum, { materials }) => sum + materials[0].amount.likely, 0);
   return (sheets ?? 0) + (pastePerL * mixedMl) / 1000;
 }
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bands, severities } from './checks/index.ts';
 import { sides } from './fit/index.ts';
-import { schools } from './project/index.ts';
+import { operations, parts, schools } from './project/index.ts';
 import { cuttingReportSchema } from './reportCutting.ts';
 import {
   builtSchema,
@@ -18,15 +18,71 @@ import { areaReportSchema, finishSchema, frontSchema, schoolSchema, stackSchema 
 import { amountSchema, rangeSchema } from './units/index.ts';
 
 /** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
+const waits = z.enum(['touch', 'coat', 'solvent', 'through']);
+
+const dryingSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('none') }),
+  z.strictObject({ kind: z.literal('joints') }),
+  z.strictObject({
+    kind: z.literal('paste'),
+    depthMm: z.number(),
+    a: rangeSchema,
+    b: rangeSchema,
+    setMin: rangeSchema,
+    sets: z.boolean(),
+  }),
+  z.strictObject({
+    kind: z.literal('hours'),
+    touch: rangeSchema,
+    coat: rangeSchema,
+    through: rangeSchema,
+    byAir: z.boolean(),
+    what: z.string(),
+  }),
+]);
+
 const stageSchema = z.strictObject({
-  stage: z.string(),
+  id: z.string(),
+  stage: z.enum(['cut', 'glue', 'carve', ...parts]),
+  operation: z.enum(operations).nullable(),
   title: z.string(),
+  zones: z.array(z.strictObject({ id: z.string().nullable(), name: z.string(), areaMm2: z.number() })),
   areaMm2: z.number(),
-  materials: z.array(z.strictObject({ name: z.string(), amount: amountSchema })),
+  materials: z.array(z.strictObject({ name: z.string(), amount: amountSchema, material: z.string().optional() })),
   handsOn: amountSchema,
-  batches: z.strictObject({ count: z.number().int(), mlEach: z.number(), why: z.string() }).nullable(),
+  /** Bowls no larger than can be spread in time, or patches glued one after another. */
+  batches: z
+    .strictObject({
+      of: z.enum(['bowl', 'patch']),
+      count: z.number().int(),
+      mlEach: z.number(),
+      recipe: z.array(z.string()),
+      why: z.string(),
+    })
+    .nullable(),
   coats: z.number().int(),
+  coatWord: z.enum(['coat', 'tone', 'ply']),
+  drying: dryingSchema,
+  after: z.array(z.strictObject({ id: z.string(), wait: waits })),
+  /** What stays on the piece when it is dry. */
+  dryG: rangeSchema,
+  money: z.number().nullable(),
   note: z.string(),
+});
+
+/** What a zone wears, and the paste under it. */
+const surfaceSchema = z.strictObject({
+  id: z.string().nullable(),
+  name: z.string(),
+  recipe: z.string(),
+  trueMm2: z.number(),
+  fillMl: z.number(),
+  skinMl: z.number(),
+  most95Mm: z.number(),
+  deepestMm: z.number(),
+  deepestAt: placeSchema.nullable(),
+  /** Percent of it where paste lies deeper than 0, 1, 2 ... mm. */
+  deeperThanPercent: z.array(z.number()),
 });
 
 const fitSchema = z.strictObject({
@@ -98,6 +154,7 @@ const massSchema = z.strictObject({
   boardG: rangeSchema,
   foamG: rangeSchema,
   pasteG: rangeSchema,
+  coverG: rangeSchema,
   laidG: rangeSchema,
   totalG: rangeSchema,
 });
@@ -115,15 +172,22 @@ const frameSchema = z.strictObject({
   lengthMm: z.number(),
 });
 
-const waitsSchema = z.strictObject({ touch: rangeSchema, coat: rangeSchema, through: rangeSchema, reason: z.string() });
+const waitsSchema = z.strictObject({
+  touch: rangeSchema,
+  coat: rangeSchema,
+  solvent: rangeSchema,
+  through: rangeSchema,
+  reason: z.string(),
+});
 
 const operationSchema = z.strictObject({
   id: z.string(),
+  step: z.string(),
   stage: z.string(),
   title: z.string(),
   handsOnMin: rangeSchema,
   waits: waitsSchema,
-  needs: z.array(z.strictObject({ operation: z.string(), wait: z.enum(['touch', 'coat', 'through']) })),
+  needs: z.array(z.strictObject({ operation: z.string(), wait: waits })),
 });
 
 const taskSchema = z.strictObject({
@@ -131,6 +195,7 @@ const taskSchema = z.strictObject({
   sessions: z.array(z.strictObject({ from: z.number(), to: z.number() })),
   touchAt: z.number(),
   coatAt: z.number(),
+  solventAt: z.number(),
   throughAt: z.number(),
 });
 
@@ -146,7 +211,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(6),
+  version: z.literal(7),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -171,6 +236,28 @@ export const planReportSchema = z.strictObject({
   voidMeetings: z.array(voidMeetingSchema),
   /** What covers what; the shares add up to the whole base. */
   zones: z.array(zoneSchema),
+  surfaces: z.array(surfaceSchema),
+  /** Sides of the base and walls of the box, which may wear a recipe too. */
+  dressed: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      trueMm2: z.number(),
+      lengthM: z.number(),
+      recipe: z.string().nullable(),
+    }),
+  ),
+  /** What is set in rows. */
+  rows: z.array(
+    z.strictObject({
+      id: z.string(),
+      lengthMm: z.number(),
+      railMm: z.number(),
+      pieces: z.array(
+        z.strictObject({ material: z.string(), name: z.string(), count: z.number().int(), how: z.string() }),
+      ),
+    }),
+  ),
   set: setSchema,
   fit: fitSchema,
   judgements: judgementsSchema,

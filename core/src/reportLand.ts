@@ -97,6 +97,7 @@ export const zoneSchema = z.strictObject({
   name: z.string(),
   cover: z.enum(covers),
   by: z.enum(['outline', 'rule', 'rest']),
+  recipe: z.string(),
   planMm2: z.number(),
   trueMm2: z.number(),
   percent: z.number(),

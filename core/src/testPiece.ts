@@ -1,4 +1,4 @@
-import { type Cover, newTile, type Patch, type Project, startProject } from './project/index.ts';
+import { type Cover, newTile, type Patch, type Project, skinMmOf, startProject } from './project/index.ts';
 import type { PlanReport } from './report.ts';
 
 /** More strips than this on one piece cannot be worked. */
@@ -17,7 +17,7 @@ export const USUAL_TEST_PIECE_MM = 100;
 export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL_TEST_PIECE_MM): Project {
   // One and a half of the thickest sheet: no single sheet reaches so high.
   const thick = Math.max(0, ...project.sheets.map((sheet) => sheet.measuredMm ?? sheet.nominalMm)) || 20;
-  const lowMm = round(Math.max(project.surface.skinMm + 2, 0.6 * thick));
+  const lowMm = round(Math.max(skinMmOf(project) + 2, 0.6 * thick));
   const degrees = Math.min(60, Math.max(10, report.ground.meanSlopeDegrees));
   const runMm = Math.min(sizeMm * (1 - 2 * FLAT), thick / Math.tan((degrees * Math.PI) / 180));
   const [near, far] = [(sizeMm - runMm) / 2, (sizeMm + runMm) / 2];
@@ -50,7 +50,9 @@ export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL
     sheets: project.sheets.map((sheet) => ({ ...sheet, limit: { kind: 'anywhere' } })),
     offcuts: project.offcuts,
     stacking: { ...project.stacking, areas: [], hollow: { ...project.stacking.hollow, kind: 'solid' } },
-    surface: project.surface,
+    surface: { ...project.surface, walls: null },
+    recipes: project.recipes,
+    materials: project.materials,
     bench: project.bench,
     marks: [
       level('Front edge', 0, lowMm),
@@ -58,7 +60,7 @@ export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL
       level('Top of the slope', far, highMm),
       level('Back edge', sizeMm, highMm),
     ],
-    patches: stripsOf(coversOf(report), sizeMm),
+    patches: stripsOf(dressesOf(report), sizeMm),
     zones: { rules: [], rest: project.zones.rest },
     tile: newTile('tile-1', 'Tile 1'),
     sections: [{ id: 'A', name: 'A', from: [sizeMm / 2, 0], to: [sizeMm / 2, sizeMm] }],
@@ -68,20 +70,28 @@ export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL
 
 const round = (mm: number) => Math.round(mm * 100) / 100;
 
-/** The covers of a base, the widest first, each once. */
-function coversOf({ zones }: PlanReport): Cover[] {
-  const share = new Map<Cover, number>();
-  for (const { cover, percent } of zones) share.set(cover, (share.get(cover) ?? 0) + percent);
-  return [...share]
-    .filter(([, percent]) => percent >= LEAST_PERCENT)
-    .sort((a, b) => b[1] - a[1])
-    .slice(0, MOST_STRIPS)
-    .map(([cover]) => cover);
+/** What a zone shows and wears. */
+interface Dress {
+  cover: Cover;
+  recipe: string;
 }
 
-function stripsOf(covers: readonly Cover[], sizeMm: number): Patch[] {
-  const wide = sizeMm / covers.length;
-  return covers.map((cover, k) => {
+/** The covers of a base with their recipes, the widest first, each once. */
+function dressesOf({ zones }: PlanReport): Dress[] {
+  const share = new Map<string, Dress & { percent: number }>();
+  for (const { cover, recipe, percent } of zones) {
+    const key = `${cover} ${recipe}`;
+    share.set(key, { cover, recipe, percent: (share.get(key)?.percent ?? 0) + percent });
+  }
+  return [...share.values()]
+    .filter(({ percent }) => percent >= LEAST_PERCENT)
+    .sort((a, b) => b.percent - a.percent)
+    .slice(0, MOST_STRIPS);
+}
+
+function stripsOf(dresses: readonly Dress[], sizeMm: number): Patch[] {
+  const wide = sizeMm / dresses.length;
+  return dresses.map(({ cover, recipe }, k) => {
     const [x0, x1] = [round(k * wide), round((k + 1) * wide)];
     return {
       kind: 'patch',
@@ -91,6 +101,7 @@ function stripsOf(covers: readonly Cover[], sizeMm: number): Patch[] {
       locked: false,
       smooth: false,
       cover,
+      recipe,
       points: [
         [x0, 0],
         [x1, 0],

@@ -15,6 +15,7 @@ export {
   type PlanMapping,
   takeIn,
 } from './mapping.ts';
+export { readMaterialsCsv, writeMaterialsCsv } from './materialsCsv.ts';
 export { sheetDxf, sheetSvg } from './sheetFiles.ts';
 export { type Solid, writeStl } from './solids.ts';
 export { readSvg } from './svg.ts';

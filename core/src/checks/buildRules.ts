@@ -1,23 +1,22 @@
-import { compound, glueData } from '../materials/index.ts';
+import { catalogueOf, glueOf } from '../materials/index.ts';
 import type { Rule } from './finding.ts';
 
 const tenth = (value: number) => value.toFixed(1);
 
-export const pasteTooDeep: Rule = ({ layers }) => {
-  const { most95Mm } = layers.paste;
-  const coats = Math.ceil(most95Mm / compound.mostPerCoatMm.likely);
-  if (coats <= 3) return [];
-  return [
-    {
+/** More coats than this of one paste are a sign that foam is missing. */
+const MANY_COATS = 3;
+
+export const pasteTooDeep: Rule = ({ takeoff }) =>
+  takeoff
+    .filter(({ stage, coats, drying }) => stage === 'skin' && drying.kind === 'paste' && coats > MANY_COATS)
+    .map(({ coats, drying, zones, title }) => ({
       code: 'paste-deep',
       severity: 'warn',
       band: 'surface',
-      place: 'Fill and skin',
-      message: `Paste lies ${tenth(most95Mm)} mm deep: ${coats} coats, each set before the next, and a long drying.`,
-      remedy: 'Carve back instead of building up, or glue offcuts into the steps.',
-    },
-  ];
-};
+      place: zones.map(({ name }) => name).join(', '),
+      message: `${title} lies ${drying.kind === 'paste' ? tenth(drying.depthMm) : ''} mm deep: ${coats} coats, each set before the next, and a long drying.`,
+      remedy: 'Carve back instead of building up, glue offcuts into the steps, or take a paste that may lie thicker.',
+    }));
 
 export const slowJoints: Rule = ({ joints, project }) => {
   const slowest = joints.reduce((a, b) => (b.dry.likely > a.dry.likely ? b : a), {
@@ -27,7 +26,7 @@ export const slowJoints: Rule = ({ joints, project }) => {
   });
   const days = slowest.dry.likely / 24;
   if (days < 5) return [];
-  const byWater = glueData[project.stacking.glue].drying.kind === 'water';
+  const byWater = glueOf(project.stacking.glue, catalogueOf(project.materials)).drying.kind === 'water';
   return [
     {
       code: 'joint-slow',

@@ -7,6 +7,7 @@ import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
+import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 
@@ -48,6 +49,7 @@ export interface PlanView {
   cutting: Cutting;
   choice: Choice;
   joints: JointWait[];
+  takeoff: readonly StageTakeoff[];
   days: Days;
   fit: Fit;
   judgements: { figures: readonly FigureStand[]; houses: readonly HouseWay[] };

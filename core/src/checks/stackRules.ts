@@ -1,6 +1,6 @@
 import { areaAbove } from '../geometry/index.ts';
-import { compound, stuffOf } from '../materials/index.ts';
-import type { Project } from '../project/index.ts';
+import { catalogueOf, stuffOf } from '../materials/index.ts';
+import { fillPasteOf, type Project } from '../project/index.ts';
 import type { Pool } from '../stack/index.ts';
 import type { Finding, Rule } from './finding.ts';
 
@@ -8,9 +8,9 @@ const tenth = (value: number) => value.toFixed(1);
 /** A summit smaller than this, 15 mm above the last layer, is not foam's business, mm2. */
 const TIP_MM2 = 200;
 
-const poolName = ({ sheets }: Project, { sheetIds }: Pool): string => {
+const poolName = ({ sheets, materials }: Project, { sheetIds }: Pool): string => {
   const sheet = sheets.find(({ id }) => id === sheetIds[0]);
-  return sheet ? sheet.name || stuffOf(sheet).label : 'a kind of sheet';
+  return sheet ? sheet.name || stuffOf(sheet, catalogueOf(materials)).label : 'a kind of sheet';
 };
 
 /** "0.21 m2 of Dense foam 20: 2 more sheets". */
@@ -24,7 +24,7 @@ function lackOf(project: Project, pool: Pool, mm2: number): string {
 /** More than a thick coat of paste on top of the stack means that foam is missing there: how high, how much, and of what. */
 export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
   const missing = target.curve.highestMm - layers.topMm;
-  const deepest = compound.mostPerCoatMm.high;
+  const deepest = catalogueOf(project.materials).need(fillPasteOf(project), 'mostPerCoatMm').high;
   // A tip too small for another piece of foam is made of paste.
   if (missing <= deepest || areaAbove(target.curve, layers.topMm + deepest) < TIP_MM2) return [];
   const highest = layers.levels.find((level) => level.targetMm > layers.topMm);

@@ -20,6 +20,7 @@ const bench: Project['bench'] = {
 const waits = (touch: number, coat: number, through: number) => ({
   touch: exactly(touch),
   coat: exactly(coat),
+  solvent: exactly(coat),
   through: exactly(through),
   reason: '',
 });
@@ -30,6 +31,7 @@ const operation = (
   needs: Operation['needs'] = [],
 ): Operation => ({
   id,
+  step: id,
   stage: 'skin',
   title: id,
   handsOnMin: typeof minutes === 'number' ? exactly(minutes) : minutes,

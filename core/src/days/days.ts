@@ -4,7 +4,7 @@ import type { StageTakeoff } from '../takeoff/index.ts';
 import { type Range, uniformFrom } from '../units/index.ts';
 import { type Stretch, sittingsOf, wallClock } from './calendar.ts';
 import { operationsOf } from './operations.ts';
-import { finishOf, type Operation, type Pick, schedule, type Task } from './schedule.ts';
+import { benchOf, endOf, finishOf, type Operation, schedule, type Task } from './schedule.ts';
 
 /** The calendar of the build. Times are minutes from the start date's midnight; `finish` as wall-clock text. */
 export interface Days {
@@ -24,16 +24,16 @@ const RUNS = 200;
  * independently from their ranges (split log-normal: about one in twenty below low, one in twenty above high); 5 % and 95 % of the ends.
  */
 export function daysOf(project: Project, plan: LayerPlan, takeoff: readonly StageTakeoff[]): Days {
-  const operations = operationsOf(project, plan, takeoff);
+  const operations = operationsOf(project, plan.layers, takeoff);
   const sittings = sittingsOf(project.bench);
   const tasks = schedule(operations, sittings);
   const zero = { low: 0, likely: 0, high: 0 };
-  const skin = operations.filter((operation) => operation.stage === 'skin').at(-1);
+  const skins = operations.filter((operation) => operation.stage === 'skin').map(({ waits }) => waits.through);
   return {
     operations,
     tasks: tasks ?? [],
     handsOnMin: operations.reduce((sum, operation) => sum + operation.handsOnMin.likely, 0),
-    pasteDryHours: skin?.waits.through ?? zero,
+    pasteDryHours: skins.reduce((slowest, each) => (each.likely > slowest.likely ? each : slowest), zero),
     finish: tasks ? finishRange(project, operations, sittings, finishOf(tasks)) : null,
   };
 }
@@ -45,10 +45,22 @@ function finishRange(
   likelyEnd: number,
 ): Days['finish'] {
   const ends: number[] = [];
+  const likely = benchOf(operations);
+  const drawn = { ...likely, handsMin: likely.handsMin.slice(), waitMin: likely.waitMin.slice() };
+  const hands = operations.map(({ handsOnMin }) => slopesOf(handsOnMin));
+  const waits = operations.flatMap(({ waits: { touch, coat, solvent, through } }) =>
+    [touch, coat, solvent, through].map(slopesOf),
+  );
   for (let run = 0; run < RUNS; run++) {
-    const draw = drawing(project.seed + run);
-    const tasks = schedule(operations, sittings, draw);
-    if (tasks) ends.push(finishOf(tasks));
+    const normal = normalFrom(project.seed + run);
+    for (let k = 0; k < hands.length; k++) {
+      drawn.handsMin[k] = likely.handsMin[k] * spreadAt(hands[k], normal());
+      // All waits of one operation are long or short together.
+      const z = normal();
+      for (let n = 4 * k; n < 4 * k + 4; n++) drawn.waitMin[n] = likely.waitMin[n] * spreadAt(waits[n], z);
+    }
+    const end = endOf(drawn, sittings);
+    if (end !== null) ends.push(end);
   }
   ends.sort((a, b) => a - b);
   const at = (share: number) => ends[Math.min(ends.length - 1, Math.floor(share * ends.length))] ?? likelyEnd;
@@ -60,21 +72,14 @@ function finishRange(
   };
 }
 
-/** One draw for each key, the same for all waits of one operation. */
-function drawing(seed: number): Pick {
-  const normal = normalFrom(seed);
-  const drawn = new Map<string, number>();
-  return ({ low, likely, high }, key) => {
-    let z = drawn.get(key);
-    if (z === undefined) {
-      z = normal();
-      drawn.set(key, z);
-    }
-    if (!(likely > 0)) return likely;
-    const side = z > 0 ? high / likely : likely / Math.max(low, likely / 20);
-    return likely * Math.exp((Math.log(Math.max(1, side)) * z) / 1.645);
-  };
+/** Logarithms of a range for one standard deviation down and up: low and high lie at 1.645 of them, to either side of the likely value. */
+function slopesOf({ low, likely, high }: Range): { down: number; up: number } {
+  if (!(likely > 0)) return { down: 0, up: 0 };
+  const log = (ratio: number) => Math.log(Math.max(1, ratio)) / 1.645;
+  return { down: log(likely / Math.max(low, likely / 20)), up: log(high / likely) };
 }
+
+const spreadAt = ({ down, up }: { down: number; up: number }, z: number): number => Math.exp(z * (z > 0 ? up : down));
 
 /** Standard normal numbers from a seed (the polar-free Box-Muller form). */
 function normalFrom(seed: number): () => number {

@@ -1,7 +1,7 @@
 import psychrolib from 'psychrolib';
 import { describe, expect, it } from 'vitest';
 import { frustumGround, frustumProject } from '../testing/frustum.ts';
-import { stacked } from '../testing/stacked.ts';
+import { stacked, taken } from '../testing/stacked.ts';
 import { dryingFactor, reactionFactor, saturationPressurePa } from './air.ts';
 import { jointWaits, waitsOf } from './index.ts';
 import { evaporationHours, jointHours, moistureHours, throughFaces } from './laws.ts';
@@ -79,8 +79,10 @@ describe('the square frustum', () => {
     ['halfway', 121, 3],
     ['build up', 261, 4],
   ] as const)('%s: paste dry after about %d h', (school, hours, apart) => {
-    const plan = stacked({ ...project, stacking: { ...project.stacking, glueLineMm: 0 } }, ground, school).plan;
-    const { through, coat } = waitsOf('skin', project, plan);
+    const glued = { ...project, stacking: { ...project.stacking, glueLineMm: 0 } };
+    const { plan, land } = stacked(glued, ground, school);
+    const skin = taken(glued, plan, land).stages.find(({ stage }) => stage === 'skin');
+    const { through, coat } = waitsOf(skin?.drying ?? { kind: 'none' }, project, plan.layers);
     expect(Math.abs(through.likely - hours)).toBeLessThan(apart);
     expect(through.low).toBeLessThan(through.likely);
     expect(through.high).toBeGreaterThan(through.likely);
@@ -112,15 +114,15 @@ describe('the square frustum', () => {
   });
 
   it('damper air makes every wait longer, a fan shorter', () => {
-    const plan = stacked(project, ground, 'halfway').plan;
-    for (const stage of ['skin', 'seal', 'base', 'dry-brush', 'soil', 'grass'] as const) {
-      const here = waitsOf(stage, project, plan).through.likely;
-      expect(
-        waitsOf(stage, { ...project, air: { ...project.air, humidityPercent: 80 } }, plan).through.likely,
-      ).toBeGreaterThan(here);
-      expect(waitsOf(stage, { ...project, air: { ...project.air, airSpeedMs: 1 } }, plan).through.likely).toBeLessThan(
-        here,
-      );
+    const { plan, land } = stacked(project, ground, 'halfway');
+    const { stages } = taken(project, plan, land);
+    const drying = stages.filter(({ drying: { kind } }) => kind === 'paste' || kind === 'hours');
+    expect(drying.map(({ stage }) => stage)).toEqual(['skin', 'seal', 'colour', 'colour', 'cover', 'cover']);
+    for (const stage of drying) {
+      const hours = (air: Partial<typeof project.air>) =>
+        waitsOf(stage.drying, { ...project, air: { ...project.air, ...air } }, plan.layers).through.likely;
+      expect(hours({ humidityPercent: 80 })).toBeGreaterThan(hours({}));
+      expect(hours({ airSpeedMs: 1 })).toBeLessThan(hours({}));
     }
   });
 });

@@ -1,24 +1,18 @@
-import type { LayerPlan } from '../layers/index.ts';
-import {
-  boardVapourResistance,
-  type Coat,
-  coats,
-  compound,
-  fibres,
-  glueData,
-  soil,
-  stuffOf,
-} from '../materials/index.ts';
-import type { Project } from '../project/index.ts';
-import type { StageId } from '../takeoff/index.ts';
+import { boardOf, catalogueOf, glueOf, stuffOf } from '../materials/index.ts';
+import { fillPasteOf, type Project } from '../project/index.ts';
+import type { Drying } from '../takeoff/index.ts';
 import { type Coefficient, exactly, product, type Range, scaleRange, sum } from '../units/index.ts';
 import { depthFactor, dryingFactor, reactionFactor } from './air.ts';
 import { type Barrier, jointHours, moistureHours } from './laws.ts';
 
-/** After the hands leave it, hours until it is dry to the touch, may be coated or worked by the next operation, and is dry through. */
+/**
+ * After the hands leave it, hours until it is dry to the touch, may be coated by something water-based (or worked on), by something with solvent, and is dry
+ * through, so that resin may lie on it.
+ */
 export interface Waits {
   touch: Range;
   coat: Range;
+  solvent: Range;
   through: Range;
   /** What the times follow from, in words. */
   reason: string;
@@ -32,7 +26,13 @@ export interface JointWait {
   dry: Range;
 }
 
-const none: Waits = { touch: exactly(0), coat: exactly(0), through: exactly(0), reason: 'nothing to wait for' };
+const none: Waits = {
+  touch: exactly(0),
+  coat: exactly(0),
+  solvent: exactly(0),
+  through: exactly(0),
+  reason: 'nothing to wait for',
+};
 
 /** A layer as its glue sees it, and what else decides how the glue dries. */
 export interface GluedLayer {
@@ -41,11 +41,12 @@ export interface GluedLayer {
   areaMm2: number;
   outlineMm: number;
 }
-type JointBench = Pick<Project, 'stacking' | 'base' | 'sheets' | 'air'>;
+type JointBench = Pick<Project, 'stacking' | 'base' | 'sheets' | 'air' | 'materials' | 'recipes' | 'surface'>;
 
 /** Each joint's own time: water-based glue leaves through what lies above (and below, where the board breathes), so low joints take longest. */
 export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): JointWait[] {
-  const glue = glueData[project.stacking.glue];
+  const catalogue = catalogueOf(project.materials);
+  const glue = glueOf(project.stacking.glue, catalogue);
   const { board } = project.base;
   return layers.map((layer, k) => {
     const between = k === 0 ? 'board and layer 1' : `layers ${k} and ${k + 1}`;
@@ -72,88 +73,85 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
       const { sheetId, thicknessMm } = layers[index];
       const { vapourResistance } = stuffOf(
         project.sheets.find(({ id }) => id === sheetId) ?? { material: 'xps', own: null },
+        catalogue,
       );
       return { thicknessMm, mu: vapourResistance.likely, range: vapourResistance };
     };
     const above = layers.slice(k).map((_, n) => barrier(k + n));
-    const boardBarrier: Barrier = { thicknessMm: board.thicknessMm, mu: boardVapourResistance[board.material] };
+    const boardBarrier: Barrier = {
+      thicknessMm: board.thicknessMm,
+      mu: boardOf(board.material, catalogue).vapourResistance.likely,
+    };
     const below = board.airBelow ? [...layers.slice(0, k).map((_, n) => barrier(n)), boardBarrier] : null;
     const halfWidthMm = layer.outlineMm > 0 ? layer.areaMm2 / layer.outlineMm : 1000;
+    const { spread } = glue.spreads[glue.spreads.length - 1];
+    const held = glue.heldByRim ? scaleRange(glue.clampMinutes, 1 / 60) : null;
     const { handling, dry } = jointHours(
-      { waterGm2: glue.spread.likely * (1 - drying.solids), above, below, halfWidthMm },
+      { waterGm2: spread.likely * (1 - drying.solids), above, below, halfWidthMm },
       project.air,
     );
     const mu = above[0].range;
-    const spread = [
-      { range: scaleRange(glue.spread, 1 / glue.spread.likely) },
-      { range: scaleRange(mu, 1 / mu.likely) },
-    ];
-    return { joint: k, between, workable: product(handling, spread), dry: product(dry, spread) };
+    const uncertain = [{ range: scaleRange(spread, 1 / spread.likely) }, { range: scaleRange(mu, 1 / mu.likely) }];
+    return { joint: k, between, workable: held ?? product(handling, uncertain), dry: product(dry, uncertain) };
   });
 }
 
 const slowest = (ranges: readonly Range[]): Range => ranges.reduce((a, b) => (b.likely > a.likely ? b : a), exactly(0));
 
 /** The waits after a stage, from the bench air and, for paste, from its real depth. */
-export function waitsOf(stage: StageId, project: Project, plan: LayerPlan): Waits {
+export function waitsOf(drying: Drying, project: JointBench, layers: readonly GluedLayer[]): Waits {
   const { air } = project;
-  if (stage === 'cut' || stage === 'carve') return none;
-  if (stage === 'glue') {
-    const joints = jointWaits(project, plan.layers);
-    const workable = slowest(joints.map((joint) => joint.workable));
-    return {
-      touch: workable,
-      coat: workable,
-      through: slowest(joints.map((joint) => joint.dry)),
-      reason: `the slowest of ${joints.length} joints`,
-    };
+  switch (drying.kind) {
+    case 'none':
+      return none;
+    case 'joints': {
+      const joints = jointWaits(project, layers);
+      const workable = slowest(joints.map((joint) => joint.workable));
+      const through = slowest(joints.map((joint) => joint.dry));
+      return {
+        touch: workable,
+        coat: workable,
+        solvent: through,
+        through,
+        reason: `the slowest of ${joints.length} joints`,
+      };
+    }
+    case 'paste': {
+      // What sets by itself takes little notice of the air; what must dry to be firm goes by it.
+      const slower = drying.sets ? Math.min(1.3, Math.max(0.7, 1 + 0.03 * (20 - air.temperatureC))) : dryingFactor(air);
+      const set = scaleRange(drying.setMin, slower / 60);
+      const through = pasteDryHours(drying.depthMm, drying, air);
+      return {
+        touch: set,
+        coat: set,
+        solvent: through,
+        through,
+        reason: `paste ${drying.depthMm.toFixed(1)} mm deep (95 % of it no deeper)`,
+      };
+    }
+    case 'hours': {
+      const slower = drying.byAir ? dryingFactor(air) : 1;
+      const coat = scaleRange(drying.coat, slower);
+      const through = scaleRange(drying.through, slower);
+      return {
+        touch: scaleRange(drying.touch, slower),
+        coat,
+        solvent: larger(coat, scaleRange(through, SOLVENT_SHARE)),
+        through,
+        reason: `${drying.what} at ${slower.toFixed(2)} times the hours of 20 C and 50 %`,
+      };
+    }
   }
-  if (stage === 'skin') return pasteWaits(project, plan);
-  if (stage === 'soil') return evaporating(soil, air, 'soil and fixative');
-  if (stage === 'grass') {
-    const { throughHours, openMinutes } = fibres[project.surface.grass.fibreMm];
-    const dry = scaleRange(throughHours, dryingFactor(air));
-    return { touch: scaleRange(openMinutes, 2 / 60), coat: dry, through: dry, reason: 'grass glue' };
-  }
-  return evaporating(
-    stage === 'seal' ? coats.seal : stage === 'base' ? coats.base : coats.dryBrush,
-    air,
-    'a thin coat',
-  );
 }
 
-function evaporating(
-  coat: Pick<Coat, 'touchHours' | 'coatHours' | 'throughHours'>,
-  air: Project['air'],
-  what: string,
-): Waits {
-  const slower = dryingFactor(air);
-  return {
-    touch: scaleRange(coat.touchHours, slower),
-    coat: scaleRange(coat.coatHours, slower),
-    through: scaleRange(coat.throughHours, slower),
-    reason: `${what} at ${slower.toFixed(2)} times the hours of 20 C and 50 %`,
-  };
-}
-
-/** Sets in hours (colder air slows it a little), then dries by its depth: 95 % of it is no deeper than counted here. */
-function pasteWaits(project: Project, plan: LayerPlan): Waits {
-  const { air } = project;
-  const depth = plan.paste.most95Mm;
-  const slower = Math.min(1.3, Math.max(0.7, 1 + 0.03 * (20 - air.temperatureC)));
-  const set = scaleRange(compound.setMinutes, slower / 60);
-  return {
-    touch: set,
-    coat: set,
-    through: pasteDryHours(depth, air),
-    reason: `paste ${depth.toFixed(1)} mm deep (95 % of it no deeper)`,
-  };
-}
+/** Solvent may go on a thin water-based coat when half of its drying is over (common practice, no source). */
+const SOLVENT_SHARE = 0.5;
+const larger = (a: Range, b: Range): Range => (b.likely > a.likely ? b : a);
 
 /** Hours until paste so deep is dry through: F a d + b d^2. */
-function pasteDryHours(depthMm: number, air: Project['air']): Range {
-  const first = product(dryingFactor(air) * depthMm, [{ range: compound.dryPerMm }]);
-  const second = product(depthMm ** 2 * depthFactor(air), [{ range: compound.dryPerMm2 }]);
+function pasteDryHours(depthMm: number, { a, b }: { a: Range; b: Range }, air: Project['air']): Range {
+  const first = product(dryingFactor(air) * depthMm, [{ range: a }]);
+  const second = product(depthMm ** 2 * depthFactor(air), [{ range: b }]);
   return sum([first, second]);
 }
 
@@ -162,5 +160,8 @@ export function stackDryHours(project: JointBench, layers: readonly GluedLayer[]
   const joints = jointWaits(project, layers);
   const hold = slowest(joints.map(({ workable }) => workable)).likely;
   const glue = slowest(joints.map(({ dry }) => dry)).likely;
-  return Math.max(glue, hold + pasteDryHours(pasteMm, project.air).likely);
+  const catalogue = catalogueOf(project.materials);
+  const paste = fillPasteOf(project);
+  const dry = { a: catalogue.need(paste, 'dryA'), b: catalogue.need(paste, 'dryB') };
+  return Math.max(glue, hold + pasteDryHours(pasteMm, dry, project.air).likely);
 }

@@ -26,12 +26,6 @@ export interface Room {
   floorMm: number;
 }
 
-/** An inner face that is dressed. */
-export interface Face {
-  name: string;
-  areaMm2: number;
-}
-
 /** The box round the whole set in the measures of the open tile, and how far that is lifted; just the base where there is no set or the tile is turned. */
 function setBox(project: Project): { x0: number; x1: number; y1: number; y0: number; riseMm: number } {
   const { widthMm, depthMm } = baseSize(project.base);
@@ -84,21 +78,6 @@ function ceilingOf(project: Project): number | null {
     .filter(({ riseMm }) => own && riseMm > own.riseMm)
     .sort((a, b) => a.riseMm - b.riseMm)[0];
   return own && above ? above.riseMm - above.board - own.riseMm : null;
-}
-
-/** The dressed inner faces of the box with their areas: backdrop width x height, each wall depth x height. */
-export function facesOf({ envelope: { box } }: Project): Face[] {
-  if (!box) return [];
-  const wall = box.depthMm * box.heightMm;
-  return [
-    ...(box.backdrop ? [{ name: 'Backdrop', areaMm2: box.widthMm * box.heightMm }] : []),
-    ...(box.walls
-      ? [
-          { name: 'Left wall', areaMm2: wall },
-          { name: 'Right wall', areaMm2: wall },
-        ]
-      : []),
-  ];
 }
 
 /** Less than this is not worth telling, mm. */

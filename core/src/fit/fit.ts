@@ -1,9 +1,9 @@
 import type { Ground, SpanRead } from '../ground/index.ts';
 import type { LaidRead } from '../layers/index.ts';
-import type { Project } from '../project/index.ts';
+import { type Face, facesOf, type Project } from '../project/index.ts';
 import type { ReadTile } from '../tiles/index.ts';
 import { bodiesOf, type StoodThing, standThings } from './bodies.ts';
-import { type Breach, breachesOf, type Face, facesOf, type Room, roomOf, tallTiles } from './envelope.ts';
+import { type Breach, breachesOf, type Room, roomOf, tallTiles } from './envelope.ts';
 import { type Meeting, meetingsOf } from './meetings.ts';
 
 /** Whether everything has room: what stands where, what leaves the envelope, what is too near to what. */

@@ -1,5 +1,5 @@
 export type { StoodThing } from './bodies.ts';
-export { type Breach, type Face, type Room, sides } from './envelope.ts';
+export { type Breach, type Room, sides } from './envelope.ts';
 export { type Fit, fitOf } from './fit.ts';
 export {
   type FigureStand,

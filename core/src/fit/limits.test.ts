@@ -28,15 +28,19 @@ describe('limits', () => {
     expect(findings.find(({ code }) => code === 'limit-due')?.message).toContain(day);
   });
 
-  it('weight is board, foam, paste and laid-in things', () => {
+  it('weight is board, foam, paste, what covers it, and laid-in things', () => {
     const { mass } = plan(moor({})).report;
     // Fibreboard 297 x 210 x 6 mm at 750 kg/m3.
     expect(mass.boardG.likely).toBeCloseTo((297 * 210 * 6 * 750) / 1e6, 6);
-    for (const bound of ['low', 'likely', 'high'] as const)
-      expect(mass.totalG[bound]).toBeCloseTo(
-        mass.boardG[bound] + mass.foamG[bound] + mass.pasteG[bound] + mass.laidG[bound],
-        9,
-      );
+    const parts = [mass.boardG, mass.foamG, mass.pasteG, mass.coverG, mass.laidG];
+    expect(mass.totalG.likely).toBeCloseTo(
+      parts.reduce((sum, part) => sum + part.likely, 0),
+      9,
+    );
+    // Independent: the spreads add as root-sum-square, so that not everything is light at once.
+    const spread = Math.hypot(...parts.map((part) => part.likely - part.low));
+    expect(mass.totalG.likely - mass.totalG.low).toBeCloseTo(spread, 9);
+    expect(mass.coverG.likely).toBeGreaterThan(5);
     expect(kept({ weightG: mass.totalG.likely + 1 })).toEqual([['weight', true]]);
     expect(kept({ weightG: mass.totalG.likely - 1 })).toEqual([['weight', false]]);
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { drawItem, type ItemKind, type Laid, startProject } from '../project/index.ts';
 import { groundFrom } from '../testing/solids.ts';
-import { layIn, targetOf } from './index.ts';
+import { evenSkin, layIn, targetOf } from './index.ts';
 
 const box: [number, number][] = [
   [30, 20],
@@ -14,7 +14,7 @@ const thing = (kind: ItemKind, change: object): Laid =>
 
 describe('a thing laid in the ground', () => {
   const flat = groundFrom(100, 80, () => 30);
-  const target = targetOf(flat, 3);
+  const target = targetOf(flat, evenSkin(3));
 
   it('a block of 40 x 30 bedded 8 in flat ground at 30: 3 mm of skin and 5 mm of foam make room', () => {
     const [read] = layIn([thing('building', { heightMm: 50, beddedMm: 8 })], flat, target);
@@ -49,7 +49,7 @@ describe('a thing laid in the ground', () => {
 
   it('on a slope it stands at the middle height, and tells how uneven that is', () => {
     const slope = groundFrom(100, 80, (x) => x / 4);
-    const [read] = layIn([thing('building', { heightMm: 50, beddedMm: 0 })], slope, targetOf(slope, 3));
+    const [read] = layIn([thing('building', { heightMm: 50, beddedMm: 0 })], slope, targetOf(slope, evenSkin(3)));
     expect(read.groundMm).toBeCloseTo(12.5, 0);
     expect(read.unevenMm).toBeCloseTo(10 - 0.25, 6);
   });

@@ -1,6 +1,6 @@
 import { boundsOf, forEachCell, heightAt, insideRing, ringArea } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import { laidStuff } from '../materials/index.ts';
+import { type Catalogue, shippedCatalogue } from '../materials/index.ts';
 import { type Laid, nameOf, runOf } from '../project/index.ts';
 import type { Target } from './target.ts';
 
@@ -21,14 +21,19 @@ export interface LaidRead {
 }
 
 /** Stands every laid-in thing on the finished ground: what it displaces and what it weighs. A thing off the base is left out. */
-export function layIn(laid: readonly Laid[], ground: Ground, target: Target): LaidRead[] {
+export function layIn(
+  laid: readonly Laid[],
+  ground: Ground,
+  target: Target,
+  catalogue: Catalogue = shippedCatalogue,
+): LaidRead[] {
   return laid.flatMap((thing) => {
-    const read = layOne(thing, ground, target);
+    const read = layOne(thing, ground, target, catalogue);
     return read ? [read] : [];
   });
 }
 
-function layOne(thing: Laid, ground: Ground, target: Target): LaidRead | null {
+function layOne(thing: Laid, ground: Ground, target: Target, catalogue: Catalogue): LaidRead | null {
   const ring = runOf(thing);
   const { cellMm, originMm, columns } = ground.grid;
   const across = columns - 1;
@@ -53,7 +58,8 @@ function layOne(thing: Laid, ground: Ground, target: Target): LaidRead | null {
     foam += Math.max(0, Math.min(foamMm, topMm) - undersideMm) * areaMm2;
     skin += Math.max(0, Math.min(landMm, topMm) - Math.max(foamMm, undersideMm)) * areaMm2;
   }
-  const { density, solidShare } = laidStuff[thing.kind];
+  const density = catalogue.need(thing.kind, 'wetKgPerL');
+  const solidShare = catalogue.need(thing.kind, 'solidShare');
   const boxL = (Math.abs(ringArea(ring)) * thing.heightMm) / 1e6;
   const mass = (bound: 'low' | 'likely' | 'high') =>
     1000 * boxL * (thing.densityKgL ?? density[bound] * solidShare[bound]);

@@ -10,7 +10,23 @@ export interface PasteDepth {
   deepestMm: number;
 }
 
-const BIN_MM = 0.05;
+/** The base parted by cell: `of[cell]` from 0 to `count` - 1, anything else is not counted. */
+export interface Split {
+  of: Uint8Array;
+  count: number;
+}
+
+/** The paste of one part of the base. */
+export interface PartPaste extends PasteDepth {
+  deepestCell: number;
+  /** True surface by depth, mm2: bin k is from k to k + 1 times `BIN_MM`. */
+  byDepthMm2: Float64Array;
+  /** Upright, from the foam up to the target and from there to the ground, as the cells tell it. */
+  fillMl: number;
+  skinMl: number;
+}
+
+export const BIN_MM = 0.05;
 
 /** Where a cell is looked at: its middle, or the middles of its quarters. */
 const WHOLE: readonly (readonly [number, number])[] = [[0.5, 0.5]];
@@ -30,19 +46,40 @@ export function pasteDepth(
   target: Grid,
   coverage: Float32Array | null,
   steps: readonly Laid[],
-  { node, areas }: Pick<AreaMap, 'node' | 'areas'> = { node: null, areas: [null] },
+  map: Pick<AreaMap, 'node' | 'areas'> = { node: null, areas: [null] },
 ): PasteDepth {
+  const [{ most95Mm, deepestMm }] = pasteByPart(ground, target, coverage, steps, map, null).parts;
+  return { most95Mm, deepestMm };
+}
+
+/** The same part by part (one part where the base is not parted), and for a parted base the mean depth of each cell, mm. */
+export function pasteByPart(
+  ground: Grid,
+  target: Grid,
+  coverage: Float32Array | null,
+  steps: readonly Laid[],
+  { node, areas }: Pick<AreaMap, 'node' | 'areas'>,
+  split: Split | null,
+): { parts: PartPaste[]; depthMm: Float32Array | null } {
   const z = ground.values;
   const t = target.values;
   const { columns, rows } = ground;
-  const rises = new Float64Array(Math.ceil(highestOf(z) / BIN_MM) + 3);
+  const bins = Math.ceil(highestOf(z) / BIN_MM) + 3;
+  const sums = Array.from({ length: split?.count ?? 1 }, () => ({
+    rises: new Float64Array(bins),
+    total: 0,
+    deepestMm: 0,
+    deepestCell: -1,
+    fill: 0,
+    skin: 0,
+  }));
+  const depthMm = split ? new Float32Array((columns - 1) * (rows - 1)) : null;
   const rules = areas.map((_, area) => foamRule(steps, area));
-  let total = 0;
-  let deepestMm = 0;
   for (let j = 0, cell = 0; j < rows - 1; j++)
     for (let i = 0; i < columns - 1; i++, cell++) {
       const areaMm2 = (coverage ? coverage[cell] : 1) * ground.cellMm * ground.cellMm;
-      if (areaMm2 === 0) continue;
+      const sum = sums[split ? split.of[cell] : 0];
+      if (areaMm2 === 0 || !sum) continue;
       const a = j * columns + i;
       const [za, zb, zc, zd] = [z[a], z[a + 1], z[a + columns], z[a + columns + 1]];
       const [ta, tb, tc, td] = [t[a], t[a + 1], t[a + columns], t[a + columns + 1]];
@@ -61,24 +98,39 @@ export function pasteDepth(
         const targetMm = blend(ta, tb, tc, td, x, y);
         const foamMm = foamLeftAt(foam, targetMm);
         const depth = Math.max(0, (blend(za, zb, zc, zd, x, y) - foamMm) / steep);
-        spread(rises, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, area / parts.length);
-        if (depth > deepestMm) deepestMm = depth;
+        spread(sum.rises, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, area / parts.length);
+        sum.fill += (areaMm2 * Math.max(0, targetMm - foamMm)) / parts.length;
+        if (depthMm) depthMm[cell] += depth / parts.length;
+        if (depth > sum.deepestMm) {
+          sum.deepestMm = depth;
+          sum.deepestCell = cell;
+        }
       }
-      total += area;
+      sum.skin += (areaMm2 * (za + zb + zc + zd - Math.max(0, ta + tb + tc + td))) / 4;
+      sum.total += area;
       for (let k = above; k < foam.edges.length && foam.edges[k] <= highest; k++) {
         const skin = (za + zb + zc + zd - ta - tb - tc - td) / 4;
         const depth = (skin + foam.edges[k] - foamLeftAt(foam, foam.edges[k] - BIN_MM)) / steep;
-        if (depth > deepestMm) deepestMm = depth;
+        if (depth > sum.deepestMm) {
+          sum.deepestMm = depth;
+          sum.deepestCell = cell;
+        }
       }
     }
-  let below = 0;
-  let reached = 0;
-  for (let bin = 0; bin < rises.length; bin++) {
-    reached += rises[bin];
-    below += reached;
-    if (below >= 0.95 * total) return { most95Mm: Math.min(deepestMm, (bin + 0.5) * BIN_MM), deepestMm };
-  }
-  return { most95Mm: deepestMm, deepestMm };
+  const parts = sums.map(({ rises, total, deepestMm, deepestCell, fill, skin }): PartPaste => {
+    // From here on `rises` holds the area of each bin.
+    for (let bin = 1; bin < rises.length; bin++) rises[bin] += rises[bin - 1];
+    let below = 0;
+    let most95Mm = deepestMm;
+    for (let bin = 0; bin < rises.length; bin++) {
+      below += rises[bin];
+      if (below < 0.95 * total) continue;
+      most95Mm = Math.min(deepestMm, (bin + 0.5) * BIN_MM);
+      break;
+    }
+    return { most95Mm, deepestMm, deepestCell, byDepthMm2: rises, fillMl: fill / 1000, skinMl: skin / 1000 };
+  });
+  return { parts, depthMm };
 }
 
 /** The heights at which the layers' outlines are cut, from below, their tops, and how many outlines lie at or under the foot of each bin. */

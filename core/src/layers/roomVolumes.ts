@@ -22,13 +22,14 @@ interface Laid {
   outlineAtMm: readonly number[];
 }
 
-/** Column by column over the nodes that rooms hold; where rooms overlap they count once. */
+/** Column by column over the nodes that rooms hold; where rooms overlap they count once. `visit` is told what each takes of fill and skin. */
 export function roomVolumes(
   rooms: readonly Room[],
   ground: Ground,
   target: Grid,
   map: AreaMap,
   layers: readonly Laid[],
+  visit: (node: number, fillMl: number, skinMl: number) => void = () => {},
 ): RoomVolumes {
   const volumes: RoomVolumes = {
     leftMl: layers.map(() => 0),
@@ -56,8 +57,11 @@ export function roomVolumes(
         volumes.glueMl += within(reached, Math.min(bottomMm, foam));
         reached = topMm;
       });
-      volumes.fillMl += within(Math.min(reached, foam), foam);
-      volumes.skinMl += within(foam, land);
+      const fillMl = within(Math.min(reached, foam), foam);
+      const skinMl = within(foam, land);
+      volumes.fillMl += fillMl;
+      volumes.skinMl += skinMl;
+      visit(node, fillMl, skinMl);
       volumes.wholeMl += within(0, land);
     }
   }

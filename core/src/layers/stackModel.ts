@@ -1,7 +1,7 @@
 import { forEachCell, type Grid, type Hypsometry, hypsometryOf } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import { compound, glueData } from '../materials/index.ts';
-import type { Project, School, Wish } from '../project/index.ts';
+import { catalogueOf, glueOf } from '../materials/index.ts';
+import { fillPasteOf, type Project, type School, type Wish } from '../project/index.ts';
 import {
   type Limits,
   noLimits,
@@ -52,12 +52,14 @@ export function stackGround(
   return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map) };
 }
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest'>;
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' | 'materials' | 'recipes' | 'surface'>;
 
 /** The choice of one school: areas that have a school of their own keep it. */
 export function modelFor(project: Shed, ground: StackGround, school: School): StackModel {
   const { stacking, stack } = project;
   const pools = poolsOf(project);
+  const catalogue = catalogueOf(project.materials);
+  const paste = fillPasteOf(project);
   return {
     areas: ground.map.areas.map((area, k) => ({
       id: area?.id ?? null,
@@ -69,13 +71,13 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
     pools,
     options: optionsOf(pools, stacking.wire),
     wire: stacking.wire,
-    glueLineMm: toStep(stacking.glueLineMm ?? glueData[stacking.glue].lineMm.likely),
+    glueLineMm: toStep(stacking.glueLineMm ?? glueOf(stacking.glue, catalogue).lineMm.likely),
     leastStepMm: stacking.leastStepMm,
-    mostFillMm: compound.mostPerCoatMm.high,
+    mostFillMm: catalogue.need(paste, 'mostPerCoatMm').high,
     pins: ground.levels
       .filter(({ itemId, part }) => stack.onJoint.some((pin) => pin.itemId === itemId && pin.part === part))
       .map(({ targetMm, area }) => ({ heightMm: targetMm, area })),
-    pasteKgPerL: compound.dryKgPerL.likely,
+    pasteKgPerL: catalogue.need(paste, 'dryKgPerL').likely,
     cosAt: ground.slopes.cosAt,
   };
 }

@@ -1,4 +1,5 @@
 import type { Coefficient } from '../units/index.ts';
+import type { Catalogue } from './catalogue.ts';
 import { coefficient } from './source.ts';
 
 export type FoamKind = 'xps' | 'eps' | 'card' | 'cork';
@@ -11,74 +12,23 @@ export interface Foam {
   vapourResistance: Coefficient;
 }
 
-const foams: Record<FoamKind, Foam> = {
-  xps: {
-    label: 'Dense foam (extruded)',
-    density: coefficient(
-      'density, dense extruded foam',
-      25,
-      32,
-      45,
-      'kg/m3',
-      'memory',
-      'B',
-      'building board; ASTM C578 type minima about 19 to 48, from memory',
-    ),
-    vapourResistance: coefficient(
-      'vapour resistance, extruded foam',
-      80,
-      100,
-      200,
-      '-',
-      'memory',
-      'B',
-      'EN ISO 10456 tabulates 150 (from memory); without its skin about 100',
-    ),
+/** The stuff of a sheet: one of the catalogue, or the builder's own with its own figures. */
+export function stuffOf(
+  {
+    material,
+    own,
+  }: {
+    material: FoamKind | 'own';
+    own: { name: string; densityKgM3: number; vapourResistance: number } | null;
   },
-  eps: {
-    label: 'Bead foam (expanded)',
-    density: coefficient(
-      'density, expanded bead foam',
-      10,
-      15,
-      18,
-      'kg/m3',
-      'memory',
-      'B',
-      'light board, EN 13163 (from memory)',
-    ),
-    vapourResistance: coefficient(
-      'vapour resistance, bead foam',
-      20,
-      40,
-      100,
-      '-',
-      'memory',
-      'B',
-      'EN ISO 10456 tabulates 60 (from memory); light grades lower',
-    ),
-  },
-  card: {
-    label: 'Foam-cored card',
-    density: coefficient('density, foam-cored card', 60, 90, 140, 'kg/m3', 'trade', 'B'),
-    vapourResistance: coefficient('vapour resistance, foam-cored card', 30, 60, 120, '-', 'memory', 'C'),
-  },
-  cork: {
-    label: 'Cork sheet',
-    density: coefficient('density, cork sheet', 120, 180, 250, 'kg/m3', 'trade', 'B'),
-    vapourResistance: coefficient('vapour resistance, cork sheet', 5, 10, 20, '-', 'memory', 'C'),
-  },
-};
-
-/** The stuff of a sheet: one of the usual ones, or the builder's own with its own figures. */
-export function stuffOf({
-  material,
-  own,
-}: {
-  material: FoamKind | 'own';
-  own: { name: string; densityKgM3: number; vapourResistance: number } | null;
-}): Foam {
-  if (material !== 'own') return foams[material];
+  catalogue: Catalogue,
+): Foam {
+  if (material !== 'own')
+    return {
+      label: catalogue.material(material)?.name ?? material,
+      density: catalogue.need(material, 'densityKgM3'),
+      vapourResistance: catalogue.need(material, 'vapourResistance'),
+    };
   const { name, densityKgM3, vapourResistance } = own ?? { name: 'Own stuff', densityKgM3: 40, vapourResistance: 60 };
   const yours = (what: string, value: number, unit: string) =>
     coefficient(`${what}, ${name}`, value, value, value, unit, 'yours', 'B', 'as you gave it');
@@ -130,20 +80,11 @@ const extrudedT1 = (nominalMm: number): Tolerance => ({
   plusMm: nominalMm < 50 ? 2 : nominalMm <= 120 ? 3 : 6,
 });
 
-/** Density of baseboards, kg/m3 (common practice, no source). */
-export const boardDensity = {
-  fibreboard: coefficient('density, fibreboard', 650, 750, 850, 'kg/m3', 'trade', 'B'),
-  plywood: coefficient('density, plywood', 450, 600, 700, 'kg/m3', 'trade', 'B'),
-  hardboard: coefficient('density, hardboard', 850, 950, 1050, 'kg/m3', 'trade', 'B'),
-  cork: coefficient('density, cork sheet', 120, 180, 250, 'kg/m3', 'trade', 'B'),
-  'foam-cored card': coefficient('density, foam-cored card', 60, 90, 140, 'kg/m3', 'trade', 'B'),
-} as const;
+/** The name of a baseboard in the catalogue. */
+const boardId = (material: string) => (material === 'cork' ? 'cork board' : material);
 
-/** Vapour resistance factor of baseboards (EN ISO 10456 and memory). */
-export const boardVapourResistance: Record<string, number> = {
-  fibreboard: 15,
-  plywood: 90,
-  hardboard: 30,
-  cork: 10,
-  'foam-cored card': 60,
-};
+/** Density and vapour resistance of a baseboard. */
+export const boardOf = (material: string, catalogue: Catalogue): Omit<Foam, 'label'> => ({
+  density: catalogue.need(boardId(material), 'densityKgM3'),
+  vapourResistance: catalogue.need(boardId(material), 'vapourResistance'),
+});

@@ -1,9 +1,18 @@
 import type { Coefficient, Range } from '../units/index.ts';
-import { coefficient } from './source.ts';
+import type { Catalogue } from './catalogue.ts';
 
-export type GlueName = 'white PVA' | 'quick PVA' | 'polyurethane' | 'contact spray' | 'hybrid grab';
+export type GlueName =
+  | 'white PVA'
+  | 'quick PVA'
+  | 'polyurethane'
+  | 'contact spray'
+  | 'hybrid grab'
+  | 'foam-safe super glue'
+  | 'hot glue'
+  | 'sealant'
+  | 'quick rim, slow middle';
 
-/** How a glue hardens: by losing water, by taking up moisture, or at once when its solvent has flashed off. */
+/** How a glue hardens: by losing water, by taking up moisture, or at once when it has cooled or its solvent has flashed off. */
 export type GlueDrying =
   | { kind: 'water'; solids: number }
   | { kind: 'misted moisture'; cureHours: Range }
@@ -11,55 +20,60 @@ export type GlueDrying =
   | { kind: 'flash'; cureHours: Range };
 
 export interface GlueData {
-  spread: Coefficient;
+  /** In the order in which they go on, each with its part of the joint. */
+  spreads: { material: string; name: string; share: number; spread: Coefficient }[];
   lineMm: Coefficient;
+  /** Until the joint may be worked on: where it is pressed only, the glue that grabs first. */
   clampMinutes: Coefficient;
+  /** Of the glue that is dry last. */
   drying: GlueDrying;
+  /** A quick glue round the rim holds the joint while the rest dries. */
+  heldByRim: boolean;
   note: string;
 }
 
-const spread = (low: number, likely: number, high: number) =>
-  coefficient('glue spread, both faces counted once', low, likely, high, 'g/m2', 'trade', 'B');
-const line = (low: number, likely: number, high: number) =>
-  coefficient('glue line left in the joint', low, likely, high, 'mm', 'memory', 'C');
-const clamp = (low: number, likely: number, high: number) =>
-  coefficient('weighted down', low, likely, high, 'min', 'trade', 'B');
+/** Of a joint glued with two glues, the part that the quick one takes (common practice, no source). */
+const RIM_SHARE = 0.25;
+const RIM: GlueName = 'hot glue';
+const MIDDLE: GlueName = 'white PVA';
 
-/** Glues for foam on foam, all foam-safe. Values of the trade, 20 C. */
-export const glueData: Record<GlueName, GlueData> = {
-  'white PVA': {
-    spread: spread(100, 150, 250),
-    lineMm: line(0.02, 0.05, 0.1),
-    clampMinutes: clamp(720, 1440, 4320),
-    drying: { kind: 'water', solids: 0.48 },
-    note: 'Between two foam faces its water can only leave through the foam, so a wide joint takes days to weeks.',
-  },
-  'quick PVA': {
-    spread: spread(100, 150, 220),
-    lineMm: line(0.02, 0.05, 0.1),
-    clampMinutes: clamp(240, 480, 1440),
-    drying: { kind: 'water', solids: 0.525 },
-    note: 'Grabs sooner than white PVA but must lose nearly as much water.',
-  },
-  polyurethane: {
-    spread: spread(60, 100, 180),
-    lineMm: line(0.1, 0.3, 0.8),
-    clampMinutes: clamp(45, 120, 300),
-    drying: { kind: 'misted moisture', cureHours: { low: 12, likely: 24, high: 48 } },
-    note: 'Mist one face with water (about 10 g/m2): foam cannot supply it. It foams and lifts, so weigh the layers down. Gloves: isocyanate.',
-  },
-  'contact spray': {
-    spread: spread(40, 80, 150),
-    lineMm: line(0, 0.05, 0.1),
-    clampMinutes: clamp(5, 10, 20),
-    drying: { kind: 'flash', cureHours: { low: 12, likely: 24, high: 48 } },
-    note: 'Only one labelled foam-safe. Extremely flammable: outdoors or well aired, no flame or spark.',
-  },
-  'hybrid grab': {
-    spread: coefficient('glue spread in beads', 300, 600, 1200, 'g/m2', 'memory', 'C'),
-    lineMm: line(0.3, 0.8, 1.5),
-    clampMinutes: clamp(240, 720, 1440),
-    drying: { kind: 'moisture', rateMmPerRootDay: 2.5, beadHalfWidthMm: 5 },
-    note: 'Laid in beads with gaps between, so that air reaches each; cures from the outside of the bead inward.',
-  },
-};
+/** Mm of bead cured through in the root of a day at 23 C and 50 %. */
+const moistureRates: Partial<Record<GlueName, number>> = { 'hybrid grab': 2.5, sealant: 2.7 };
+const BEAD_HALF_WIDTH_MM = 5;
+
+/** A glue for foam on foam with its figures from the catalogue. */
+export function glueOf(name: GlueName, catalogue: Catalogue): GlueData {
+  if (name === 'quick rim, slow middle') {
+    const rim = glueOf(RIM, catalogue);
+    const middle = glueOf(MIDDLE, catalogue);
+    return {
+      ...middle,
+      spreads: [
+        ...rim.spreads.map((part) => ({ ...part, share: RIM_SHARE })),
+        ...middle.spreads.map((part) => ({ ...part, share: 1 - RIM_SHARE })),
+      ],
+      lineMm: rim.lineMm,
+      clampMinutes: rim.clampMinutes,
+      heldByRim: true,
+      note: 'Quick glue round the rim to go on working, slow glue in the middle for strength.',
+    };
+  }
+  const material = catalogue.material(name);
+  return {
+    spreads: [{ material: name, name: material?.name ?? name, share: 1, spread: catalogue.need(name, 'spreadGPerM2') }],
+    lineMm: catalogue.need(name, 'lineMm'),
+    clampMinutes: catalogue.need(name, 'clampMin'),
+    drying: dryingOf(name, catalogue),
+    heldByRim: false,
+    note: [material?.use, material?.caution].filter(Boolean).join(' '),
+  };
+}
+
+function dryingOf(name: GlueName, catalogue: Catalogue): GlueDrying {
+  const rateMmPerRootDay = moistureRates[name];
+  if (rateMmPerRootDay) return { kind: 'moisture', rateMmPerRootDay, beadHalfWidthMm: BEAD_HALF_WIDTH_MM };
+  const solids = catalogue.figure(name, 'solidsPercent');
+  if (solids) return { kind: 'water', solids: solids.likely / 100 };
+  const cureHours = catalogue.need(name, 'cureH');
+  return { kind: name === 'polyurethane' ? 'misted moisture' : 'flash', cureHours };
+}

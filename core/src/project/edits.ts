@@ -23,6 +23,7 @@ function mapLists(project: Project, change: <T extends Item>(list: T[]) => T[]):
     things: change(project.things),
     voids: change(project.voids),
     patches: change(project.patches),
+    rows: change(project.rows),
   };
 }
 

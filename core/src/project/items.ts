@@ -1,16 +1,17 @@
 import { curveThrough, type Point, type Ring } from '../geometry/index.ts';
 import type { Laid, Landform } from './landformSchema.ts';
 import type { Mark } from './markSchema.ts';
+import { type Row, rowKinds } from './rowSchema.ts';
 import type { Project } from './schema.ts';
 import { type Thing, thingKinds } from './thingSchema.ts';
 import { type Void, voidKinds } from './voidSchema.ts';
 import type { Patch } from './zoneSchema.ts';
 
 /** Anything drawn on the plan. */
-export type Item = Mark | Landform | Laid | Thing | Void | Patch;
+export type Item = Mark | Landform | Laid | Thing | Void | Patch | Row;
 
 /** The lists of a project that hold items, in the order in which they are read out. */
-export const itemLists = ['marks', 'landforms', 'laid', 'things', 'voids', 'patches'] as const;
+export const itemLists = ['marks', 'landforms', 'laid', 'things', 'voids', 'patches', 'rows'] as const;
 export type ItemList = (typeof itemLists)[number];
 
 export const itemsOf = (project: Pick<Project, ItemList>): Item[] => itemLists.flatMap((list): Item[] => project[list]);
@@ -21,6 +22,7 @@ export function listOf(item: Item): ItemList {
   if (isLaid(item)) return 'laid';
   if (isThing(item)) return 'things';
   if (isVoid(item)) return 'voids';
+  if (isRow(item)) return 'rows';
   return item.kind === 'patch' ? 'patches' : 'landforms';
 }
 
@@ -47,7 +49,8 @@ const outlines = [
 ];
 
 /** Whether an item's points run round an area. */
-export const isClosed = (item: Item): boolean => (item.kind === 'contour' ? item.closed : outlines.includes(item.kind));
+export const isClosed = (item: Item): boolean =>
+  item.kind === 'contour' ? item.closed : item.kind === 'fence' ? item.ends === 'closed' : outlines.includes(item.kind);
 
 export const isLandform = (item: Item): item is Landform => listOf(item) === 'landforms';
 export const isMark = (item: Item): item is Mark => ['contour', 'spot', 'form', 'break'].includes(item.kind);
@@ -55,6 +58,7 @@ export const isMark = (item: Item): item is Mark => ['contour', 'spot', 'form', 
 export const isPoint = (item: Item): item is Extract<Item, { kind: 'spot' }> | Thing =>
   item.kind === 'spot' || isThing(item);
 export const isThing = (item: Item): item is Thing => (thingKinds as readonly string[]).includes(item.kind);
+export const isRow = (item: Item): item is Row => (rowKinds as readonly string[]).includes(item.kind);
 export const isVoid = (item: Item): item is Void => (voidKinds as readonly string[]).includes(item.kind);
 export const isLaid = (item: Item): item is Laid => 'beddedMm' in item;
 

@@ -209,11 +209,41 @@ const things = {
   stood: { title: 'Other thing', drawn: 'point', about: 'Anything else that stands here.', fields: thingFields },
 } as const;
 
+const rows = {
+  fence: {
+    title: 'Fence',
+    drawn: 'line',
+    about: 'Posts with a post at every corner, evenly parted between.',
+    fields: [
+      length('pitchMm', 'From post to post, at most', 1),
+      field('rails', 'Rails', 'count', 0, 12),
+      choice('ends', 'Its ends', ['open', 'closed']),
+    ],
+  },
+  street: {
+    title: 'Street',
+    drawn: 'line',
+    about: 'Houses along it by their frontage.',
+    fields: [
+      length('frontageMm', 'Frontage of a house', 1),
+      length('gapMm', 'Gap to the next', 0),
+      choice('sides', 'Built on', ['one side', 'both sides']),
+    ],
+  },
+  track: {
+    title: 'Track',
+    drawn: 'line',
+    about: 'Sleepers and two rails.',
+    fields: [length('pitchMm', 'From sleeper to sleeper')],
+  },
+} as const;
+
 export const kindWords: Readonly<Record<ItemKind, KindWords>> = {
   ...marks,
   ...landforms,
   ...laid,
   ...things,
+  ...rows,
   ...hollowWords,
 };
 export const markKinds = Object.keys(marks) as (keyof typeof marks)[];
@@ -260,6 +290,9 @@ const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
   figure: () => ({ footMm: 25, heightMm: 32, marginMm: 1, crownMm: null, raisedMm: 0 }),
   held: () => ({ footMm: 60, heightMm: 30, marginMm: 5, crownMm: null, raisedMm: 60 }),
   ...hollowBeginnings,
+  fence: () => ({ pitchMm: 20, rails: 2, ends: 'open' }),
+  street: () => ({ frontageMm: 80, gapMm: 10, sides: 'one side' }),
+  track: () => ({ pitchMm: 7 }),
   stood: () => ({ footMm: 30, heightMm: 40, marginMm: 1, crownMm: null, raisedMm: 0 }),
 };
 
@@ -279,6 +312,7 @@ const curved: readonly ItemKind[] = [
   'tunnel',
   'cable',
   'patch',
+  'track',
 ];
 
 /** Adds a thing of a kind to a project, with the usual parameters on land of `landMm`; gives its id. */

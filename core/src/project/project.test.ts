@@ -102,7 +102,7 @@ describe('reading a project file', () => {
     expect(fault('{"format":"hosket-project","version":99}')?.message).toContain('version 99'));
 
   it('a file of an older version that lacks nearly everything is refused with the places, not with a fault of our own', () => {
-    for (const version of [1, 2, 3, 4, 5]) {
+    for (const version of [1, 2, 3, 4, 5, 6]) {
       const told = fault(JSON.stringify({ format: 'hosket-project', version, name: 4 }));
       expect(told?.message).toContain('name: Invalid input');
       expect(fault(JSON.stringify({ format: 'hosket-project', version, stacking: 'x' }))?.code).toBe('value');
@@ -120,11 +120,64 @@ describe('reading a project file', () => {
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
   });
 
+  it('a document of version 6 opens: nothing lost, its one surface a recipe that every zone wears', () => {
+    const text = readFileSync(new URL('../testing/version-6.hosket.json', import.meta.url), 'utf8');
+    const before = JSON.parse(text);
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    const { surface: old, zones, patches, tiles, ...rest } = before;
+    expect(read.value).toMatchObject({ ...rest, version: PROJECT_VERSION });
+    expect(read.value.surface).toEqual({ recipe: 'usual', edges: null, walls: null });
+    const worn = (list: object[]) => list.map((patch) => ({ ...patch, recipe: null }));
+    expect(read.value.patches).toEqual(worn(patches));
+    expect(read.value.tiles.map((tile) => tile.patches)).toEqual(
+      tiles.map((tile: { patches: object[] }) => worn(tile.patches)),
+    );
+    expect(read.value.zones.rules).toEqual(
+      zones.rules.map((rule: { when: object }) => ({ ...rule, recipe: null, when: { ...rule.when, edge: null } })),
+    );
+    const [{ coats, roughness }] = read.value.recipes;
+    expect(roughness).toBe(old.roughness);
+    expect(coats.map(({ operation, material, coats: times }) => [operation, material, times])).toEqual([
+      ['skin', 'compound', 1],
+      ['seal', 'seal coat', old.sealCoats],
+      ['paint', 'acrylic', old.baseCoats],
+      ['dry-brush', 'dry-brush', old.dryBrushTones],
+      ['scatter', 'soil', 1],
+      ['grass', `grass ${old.grass.fibreMm} mm`, 1],
+    ]);
+    expect(coats[0].thicknessMm).toBe(old.skinMm);
+    expect(coats[5].sharePercent).toBe(old.grass.sharePercent);
+    expect(coats[5].when.slope?.to).toBeCloseTo(old.grass.notSteeperDegrees, 1);
+  });
+
+  it('a surface of version 6 on which nothing lay has nothing but its skin; what was lost in bowls is the builder’s own figure', () => {
+    const before = JSON.parse(readFileSync(new URL('../testing/version-6.hosket.json', import.meta.url), 'utf8'));
+    const bare = {
+      ...before.surface,
+      skinMm: 2,
+      lossPercent: 20,
+      sealCoats: 0,
+      baseCoats: 0,
+      dryBrushTones: 0,
+      soil: { ...before.surface.soil, layerMm: 0 },
+      grass: { ...before.surface.grass, sharePercent: 0 },
+    };
+    const read = readProject(JSON.stringify({ ...before, surface: bare }));
+    if (!read.ok) throw new Error(read.fault.message);
+    expect(read.value.recipes[0].coats.map(({ operation, thicknessMm }) => [operation, thicknessMm])).toEqual([
+      ['skin', 2],
+    ]);
+    expect(read.value.materials.values).toEqual([
+      { material: 'compound', property: 'lossPercent', low: 10, likely: 20, high: 50, note: '' },
+    ]);
+  });
+
   it('a document of version 5 opens: nothing lost, nothing cut, sheets without a grain', () => {
     const text = readFileSync(new URL('../testing/version-5.hosket.json', import.meta.url), 'utf8');
     const read = readProject(text);
     if (!read.ok) throw new Error(read.fault.message);
-    const { sheets, ...rest } = JSON.parse(text);
+    const { sheets, surface: _, ...rest } = JSON.parse(text);
     expect(read.value).toMatchObject({ ...rest, version: PROJECT_VERSION });
     expect(read.value.sheets).toEqual(sheets.map((sheet: object) => ({ ...sheet, grain: false })));
     expect(read.value.nest).toEqual({ key: '', places: [], ticked: [], done: [] });
@@ -137,7 +190,7 @@ describe('reading a project file', () => {
     const read = readProject(text);
     if (!read.ok) throw new Error(read.fault.message);
     const before = JSON.parse(text);
-    const { sheets, ...rest } = before;
+    const { sheets, surface: _, ...rest } = before;
     expect(read.value).toMatchObject({ ...rest, version: PROJECT_VERSION });
     expect(read.value.sheets).toEqual(
       sheets.map((sheet: object) => ({
@@ -161,7 +214,8 @@ describe('reading a project file', () => {
     if (!read.ok) throw new Error(read.fault.message);
     const before = JSON.parse(text);
     expect(read.value.version).toBe(PROJECT_VERSION);
-    expect(read.value).toMatchObject({ ...before, version: PROJECT_VERSION });
+    const { surface: _, ...rest } = before;
+    expect(read.value).toMatchObject({ ...rest, version: PROJECT_VERSION });
     const { voids, patches, tiles, terrain, tile } = read.value;
     expect({ voids, patches, tiles, terrain }).toEqual({ voids: [], patches: [], tiles: [], terrain: null });
     expect(tile.place).toEqual({ column: 0, row: 0, turn: 0, riseMm: 0 });

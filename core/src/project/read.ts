@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { bad, good, type Result } from '../units/index.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
+import { surfaceFrom6 } from './recipesFrom6.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
 import { newTile } from './tiles.ts';
@@ -72,7 +73,33 @@ const migrations: Migrations = {
     cutting: usualCutting(),
     paper: usualPaper(),
   }),
+  /** Version 6 knew one surface of one paste, and rules that did not ask for the edge. */
+  6: (document) => ({
+    ...document,
+    ...surfaceFrom6(document.surface),
+    patches: listOf(document.patches).map((patch) => ({ ...patch, recipe: null })),
+    rows: [],
+    counts: [],
+    zones: carriedZones(document.zones),
+    tiles: listOf(document.tiles).map((tile) => ({
+      ...tile,
+      rows: [],
+      patches: listOf(tile.patches).map((patch) => ({ ...patch, recipe: null })),
+    })),
+  }),
 };
+
+const carriedZones = (zones: unknown): unknown =>
+  typeof zones === 'object' && zones !== null && 'rules' in zones
+    ? {
+        ...zones,
+        rules: listOf(zones.rules).map((rule) => ({
+          ...rule,
+          recipe: null,
+          when: { ...(rule.when as Fields), edge: null },
+        })),
+      }
+    : zones;
 
 /** The stacking of version 4 with what came in later at its usual values; what is no stacking at all is left to be refused. */
 const carriedStacking = (stacking: unknown): unknown =>

@@ -1,10 +1,13 @@
 import { z } from 'zod';
+import { ownMaterialsSchema } from '../materials/index.ts';
 import { baseSchema } from './baseSchema.ts';
 import { distanceSchema, envelopeSchema, judgingSchema, limitsSchema } from './briefSchema.ts';
 import { cuttingSchema, nestSchema, paperSchema } from './cuttingSchema.ts';
 import { id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
+import { recipeSchema } from './recipeSchema.ts';
+import { countSchema, rowSchema } from './rowSchema.ts';
 import { offcutSchema, sheetSchema } from './sheetSchema.ts';
 import { stackingSchema, stackSchema } from './stackingSchema.ts';
 import { terrainSchema, underlaySchema } from './terrainSchema.ts';
@@ -14,7 +17,7 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 6;
+export const PROJECT_VERSION = 7;
 
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({
@@ -25,19 +28,12 @@ const airSchema = z.strictObject({
 
 const sectionSchema = z.strictObject({ id, name, from: pointSchema, to: pointSchema });
 
-const coverSchema = { sharePercent: percent, notSteeperDegrees: z.number().min(0).max(90) };
 const surfaceSchema = z.strictObject({
-  skinMm: z.number().min(0).max(30),
-  lossPercent: z.number().min(0).max(50),
-  roughness: z.number().min(1).max(3),
-  sealCoats: z.number().int().min(0).max(5),
-  baseCoats: z.number().int().min(0).max(5),
-  dryBrushTones: z.number().int().min(0).max(8),
-  soil: z.strictObject({ layerMm: z.number().min(0).max(5), ...coverSchema }),
-  grass: z.strictObject({
-    fibreMm: z.union([z.literal(2), z.literal(4), z.literal(6), z.literal(12)]),
-    ...coverSchema,
-  }),
+  /** What every zone wears that has no recipe of its own. */
+  recipe: id,
+  /** What the sides of the base wear, and the inside of the box; null: nothing. */
+  edges: id.nullable(),
+  walls: id.nullable(),
 });
 
 const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, 'Write the time like 19:30');
@@ -79,6 +75,8 @@ const contentFields = {
   voids: z.array(voidSchema).max(200).refine(unique, 'Two voids have the same id'),
   /** Zones by their outline. */
   patches: z.array(patchSchema).max(500).refine(unique, 'Two patches have the same id'),
+  /** Things set in rows along a line. */
+  rows: z.array(rowSchema).max(300).refine(unique, 'Two rows have the same id'),
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
   /** What was settled by hand about its stack. */
   stack: stackSchema,
@@ -114,6 +112,11 @@ export const projectSchema = z.strictObject({
   cutting: cuttingSchema,
   paper: paperSchema,
   surface: surfaceSchema,
+  recipes: z.array(recipeSchema).min(1).max(80).refine(unique, 'Two recipes have the same id'),
+  /** What the builder added to the catalogue of materials, and corrected in it. */
+  materials: ownMaterialsSchema,
+  /** What is counted without being drawn. */
+  counts: z.array(countSchema).max(100).refine(unique, 'Two counts have the same id'),
   bench: benchSchema,
   /** Feeds the spread of the finish date: the same seed always gives the same plan. */
   seed: z

@@ -3,7 +3,17 @@ import { id, name } from './drawn.ts';
 
 export const schools = ['carve back', 'halfway', 'build up'] as const;
 export type School = (typeof schools)[number];
-export const glues = ['white PVA', 'quick PVA', 'polyurethane', 'contact spray', 'hybrid grab'] as const;
+export const glues = [
+  'white PVA',
+  'quick PVA',
+  'polyurethane',
+  'contact spray',
+  'hybrid grab',
+  'foam-safe super glue',
+  'hot glue',
+  'sealant',
+  'quick rim, slow middle',
+] as const;
 
 /** What the stack is chosen for; "least cost" weighs everything by the stated costs, within the chosen school. */
 export const wishes = [

@@ -1,4 +1,6 @@
+import { noMaterials } from '../materials/index.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
+import { usualRecipe, usualSurface } from './recipes.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schema.ts';
 import type { Sheet } from './sheetSchema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
@@ -53,6 +55,7 @@ export function startProject(name: string, startDate: string): Project {
     things: [],
     voids: [],
     patches: [],
+    rows: [],
     sections: [{ id: 'A', name: 'A', from: [0, 105], to: [297, 105] }],
     stack: untouchedStack(),
     nest: untouchedNest(),
@@ -63,16 +66,10 @@ export function startProject(name: string, startDate: string): Project {
     stacking: usualStacking(),
     cutting: usualCutting(),
     paper: usualPaper(),
-    surface: {
-      skinMm: 3,
-      lossPercent: 10,
-      roughness: 1.3,
-      sealCoats: 1,
-      baseCoats: 2,
-      dryBrushTones: 2,
-      soil: { layerMm: 1, sharePercent: 80, notSteeperDegrees: 40 },
-      grass: { fibreMm: 2, sharePercent: 40, notSteeperDegrees: 25 },
-    },
+    surface: usualSurface(),
+    recipes: [usualRecipe()],
+    materials: noMaterials(),
+    counts: [],
     bench: {
       startDate,
       week: {

@@ -74,6 +74,7 @@ export function addTile(project: Project, bare: boolean): { project: Project; id
           things: [],
           voids: [],
           patches: [],
+          rows: [],
           stack: untouchedStack(),
         }
       : {}),

@@ -83,5 +83,5 @@ export const hollowBeginnings = {
   cable: (land: number) => ({ boreMm: 5, fromMm: under(land, 8), toMm: 4, roofLeastMm: 3 }),
   bay: () => ({ use: 'battery', access: 'from below', floorMm: 0, headMm: 18, roofLeastMm: USUAL_ROOF_MM }),
   chamber: () => ({ floorMm: 3, headMm: 15, roofLeastMm: USUAL_ROOF_MM }),
-  patch: () => ({ cover: 'grass' }),
+  patch: () => ({ cover: 'grass', recipe: null }),
 };

@@ -21,12 +21,16 @@ export const covers = [
 export const coverSchema = z.enum(covers);
 export type Cover = z.infer<typeof coverSchema>;
 
+/** The recipe that a zone wears; null: that of the whole project. */
+const wornRecipe = id.nullable();
+
 /** A zone by its outline. Of patches that overlap the later one counts; every patch goes before every rule. */
 export const patchSchema = z.strictObject({
   kind: z.literal('patch'),
   ...drawn,
   ...outlineOf(2000),
   cover: coverSchema,
+  recipe: wornRecipe,
 });
 export type Patch = z.infer<typeof patchSchema>;
 
@@ -40,27 +44,46 @@ const between = z
 export type Between = z.infer<typeof between>;
 
 /**
- * What a rule may ask of a place: slope (degrees), height (mm), distance to water, to walls, to rock and to ways (mm, 0 on them), wetness index,
- * and how much it lies in shade (percent).
+ * What a rule may ask of a place: slope (degrees), height (mm), distance to water, to walls, to rock, to ways (mm, 0 on them) and to the edge of
+ * the base, wetness index, and how much it lies in shade (percent).
  */
-export const askables = ['slope', 'height', 'water', 'wall', 'rock', 'way', 'wetness', 'shade'] as const;
+export const askables = ['slope', 'height', 'water', 'wall', 'rock', 'way', 'wetness', 'shade', 'edge'] as const;
 export type Askable = (typeof askables)[number];
+
+/** Everything that may be asked at once; what is null is not asked. */
+export const whenSchema = z.strictObject({
+  slope: between.nullable(),
+  height: between.nullable(),
+  water: between.nullable(),
+  wall: between.nullable(),
+  rock: between.nullable(),
+  way: between.nullable(),
+  wetness: between.nullable(),
+  shade: between.nullable(),
+  edge: between.nullable(),
+});
+export type When = z.infer<typeof whenSchema>;
+
+/** Asks for nothing: holds everywhere. */
+export const everywhere = (): When => ({
+  slope: null,
+  height: null,
+  water: null,
+  wall: null,
+  rock: null,
+  way: null,
+  wetness: null,
+  shade: null,
+  edge: null,
+});
 
 /** A zone by a rule: wherever all that it asks for holds. The first rule that holds counts. */
 const zoneRuleSchema = z.strictObject({
   id,
   name,
   cover: coverSchema,
-  when: z.strictObject({
-    slope: between.nullable(),
-    height: between.nullable(),
-    water: between.nullable(),
-    wall: between.nullable(),
-    rock: between.nullable(),
-    way: between.nullable(),
-    wetness: between.nullable(),
-    shade: between.nullable(),
-  }),
+  recipe: wornRecipe,
+  when: whenSchema,
 });
 export type ZoneRule = z.infer<typeof zoneRuleSchema>;
 

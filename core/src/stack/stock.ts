@@ -1,5 +1,5 @@
 import { LEVEL_STEP_MM, ringArea } from '../geometry/index.ts';
-import { stuffOf } from '../materials/index.ts';
+import { catalogueOf, stuffOf } from '../materials/index.ts';
 import type { HandLayer, Offcut, Project, Sheet, SheetLimit } from '../project/index.ts';
 
 /** Sheets that serve alike in a stack: one stuff, one thickness, and the same places where they may lie; offcuts are among them. */
@@ -47,10 +47,10 @@ export const offcutArea = ({ outline }: Offcut): number =>
 /** Where no price is known a sheet counts as one unit of money, so that fewer are bought all the same. */
 const UNPRICED = 1;
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'nest'>;
+type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'nest' | 'materials'>;
 
 /** The stock as the choice sees it. */
-export function poolsOf({ sheets, offcuts, stacking, nest }: Shed): Pool[] {
+export function poolsOf({ sheets, offcuts, stacking, nest, materials }: Shed): Pool[] {
   const share = stacking.sheetYieldPercent / 100;
   const pools = new Map<string, Pool>();
   for (const sheet of sheets) {
@@ -63,7 +63,7 @@ export function poolsOf({ sheets, offcuts, stacking, nest }: Shed): Pool[] {
     const price = sheet.buyable ? (sheet.price ?? UNPRICED) / one : Number.POSITIVE_INFINITY;
     const pool = pools.get(key);
     if (!pool) {
-      const { density } = stuffOf(sheet);
+      const { density } = stuffOf(sheet, catalogueOf(materials));
       pools.set(key, {
         sheetIds: [sheet.id],
         thicknessMm: thicknessOf(sheet),

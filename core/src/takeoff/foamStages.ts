@@ -1,8 +1,8 @@
 import { type Cutting, paceOf } from '../cutting/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
-import { glueData, labour, stuffOf } from '../materials/index.ts';
+import { catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
 import type { CutTool, Project } from '../project/index.ts';
-import { sum } from '../units/index.ts';
+import { exactly, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { cm2, type StageTakeoff } from './stage.ts';
 
@@ -27,13 +27,16 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
     amountOf('min', thickM, 'thick outline x cutting', [], [times(paceOf(tool, 20))]),
   ];
   return {
+    id: 'cut',
     stage: 'cut',
+    operation: null,
+    zones: [],
     title: 'Cut the layers',
     areaMm2: plan.layers.reduce((total, layer) => total + layer.areaMm2, 0),
     materials: plan.sheetsUsed.map(({ sheetId, areaMm2, sheets }) => {
       const sheet = project.sheets.find((candidate) => candidate.id === sheetId);
       return {
-        name: `${sheet?.name || stuffOf(sheet ?? { material: 'xps', own: null }).label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
+        name: `${sheet?.name || stuffOf(sheet ?? { material: 'xps', own: null }, catalogueOf(project.materials)).label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
         amount: cut
           ? measured('each', sheets, 'sheets that the pieces are laid on, offcuts first', [cm2('pieces', areaMm2)])
           : measured('each', sheets, 'area of the pieces / (sheet area x yield), rounded up', [
@@ -56,32 +59,42 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
     },
     batches: null,
     coats: 1,
+    coatWord: 'coat',
+    drying: { kind: 'none' },
+    after: [],
+    dryG: exactly(0),
+    money: null,
     note: cutNotes[tool],
   };
 }
 
 /** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is where the layer laid on it touches what is below. */
 export function gluing(project: Project, plan: LayerPlan): StageTakeoff {
-  const glue = glueData[project.stacking.glue];
+  const glue = glueOf(project.stacking.glue, catalogueOf(project.materials));
   const areaMm2 = plan.layers.reduce((total, layer) => total + layer.contactMm2, 0);
   const perArea = amountOf('min', areaMm2 / 1e4, '', [], [times(labour.glueArea)]);
   const perLayer = amountOf('min', plan.layers.length, '', [], [times(labour.glueLayer)]);
   return {
+    id: 'glue',
     stage: 'glue',
+    operation: null,
+    zones: [],
     title: `Glue the layers, ${project.stacking.glue}`,
     areaMm2,
-    materials: [
-      {
-        name: `Joint glue, ${project.stacking.glue}`,
-        amount: amountOf(
-          'g',
-          areaMm2 / 1e6,
-          'joint area x spread',
-          [cm2('joints, board included', areaMm2)],
-          [times(glue.spread)],
-        ),
-      },
-    ],
+    materials: glue.spreads.map(({ material, name, share, spread }) => ({
+      name: `Joint glue, ${name}`,
+      amount: amountOf(
+        'g',
+        (areaMm2 * share) / 1e6,
+        share < 1 ? 'joint area x its part x spread' : 'joint area x spread',
+        [
+          cm2('joints, board included', areaMm2),
+          ...(share < 1 ? [{ name: 'its part of a joint', value: 100 * share, unit: '%' }] : []),
+        ],
+        [times(spread)],
+      ),
+      material,
+    })),
     handsOn: {
       ...sum([perArea, perLayer]),
       unit: 'min',
@@ -92,7 +105,12 @@ export function gluing(project: Project, plan: LayerPlan): StageTakeoff {
       },
     },
     batches: null,
-    coats: plan.layers.length,
+    coats: 1,
+    coatWord: 'coat',
+    drying: { kind: 'joints' },
+    after: [],
+    dryG: exactly(0),
+    money: null,
     note: glue.note,
   };
 }
@@ -101,7 +119,10 @@ export function carving(plan: LayerPlan): StageTakeoff | null {
   const offMl = plan.carveMl + plan.hollowMl;
   if (offMl < 0.5) return null;
   return {
+    id: 'carve',
     stage: 'carve',
+    operation: null,
+    zones: [],
     title: 'Carve back to the line',
     areaMm2: plan.layers.reduce((total, layer) => total + layer.areaMm2, 0),
     materials: [],
@@ -117,6 +138,11 @@ export function carving(plan: LayerPlan): StageTakeoff | null {
     ),
     batches: null,
     coats: 1,
+    coatWord: 'coat',
+    drying: { kind: 'none' },
+    after: [{ id: 'glue', wait: 'coat' }],
+    dryG: exactly(0),
+    money: null,
     note: 'Dust mask when rasping or sanding; hot wire only outdoors or extracted, with an organic-vapour mask.',
   };
 }

@@ -1,2 +1,6 @@
-export type { StageId, StageTakeoff } from './stage.ts';
-export * from './takeoff.ts';
+export { postPlaces, readRow } from './counts.ts';
+export type { Batches, Drying, StageId, StageTakeoff, WaitKind } from './stage.ts';
+export { atPace, surfaceStages } from './surfaceStages.ts';
+export { dressedOf, surfacesOf } from './surfaces.ts';
+export { takeoffOf } from './takeoff.ts';
+export type { WornSurface } from './wornSurface.ts';

@@ -1,23 +1,68 @@
-import type { Amount } from '../units/index.ts';
+import type { Operation, Part } from '../project/index.ts';
+import type { Amount, Range } from '../units/index.ts';
 
-export type StageId = 'cut' | 'glue' | 'carve' | 'skin' | 'seal' | 'base' | 'dry-brush' | 'soil' | 'grass';
+/** The stages of the work: foam, then the parts of the recipes. */
+export type StageId = 'cut' | 'glue' | 'carve' | Part;
 
-/** What one stage of the work needs: the surface it covers, each material, and the builder's time. */
-export interface StageTakeoff {
-  stage: StageId;
-  title: string;
+/** What an operation waits for of an earlier one. */
+export type WaitKind = 'touch' | 'coat' | 'solvent' | 'through';
+
+/** What the waits after a stage follow from. */
+export type Drying =
+  | { kind: 'none' }
+  /** The joints of the stack, each with its own time. */
+  | { kind: 'joints' }
+  /** Hours = F a d + b d^2 for the paste of 95 % of the ground; it sets by itself, or dries to be firm. */
+  | { kind: 'paste'; depthMm: number; a: Range; b: Range; setMin: Range; sets: boolean }
+  /** Hours at 20 C and 50 %; `byAir` is water that must leave. */
+  | { kind: 'hours'; touch: Range; coat: Range; through: Range; byAir: boolean; what: string };
+
+/** A zone that a step is done on, and how much of it. */
+export interface StepZone {
+  id: string | null;
+  name: string;
   areaMm2: number;
-  materials: { name: string; amount: Amount }[];
+}
+
+/** What one step of the work needs: the surface it covers, each material, and the builder's time. */
+export interface StageTakeoff {
+  /** The same as long as the recipes are. */
+  id: string;
+  stage: StageId;
+  operation: Operation | null;
+  title: string;
+  zones: StepZone[];
+  areaMm2: number;
+  materials: TakenMaterial[];
   handsOn: Amount;
   batches: Batches | null;
   coats: number;
+  /** How each of several coats is called. */
+  coatWord: 'coat' | 'tone' | 'ply';
+  drying: Drying;
+  /** Steps that must have waited first. */
+  after: { id: string; wait: WaitKind }[];
+  /** What stays on the piece when it is dry, g. */
+  dryG: Range;
+  /** Price of what is used, as far as it is priced. */
+  money: number | null;
   note: string;
 }
 
-/** Compound is mixed in bowls no larger than can be spread before they set. */
+export interface TakenMaterial {
+  name: string;
+  amount: Amount;
+  /** Of the catalogue. */
+  material?: string;
+}
+
+/** Mixed in bowls no larger than can be spread before they set, or glued in patches no larger than can be covered before the glue skins. */
 export interface Batches {
+  of: 'bowl' | 'patch';
   count: number;
   mlEach: number;
+  /** What goes into each. */
+  recipe: string[];
   why: string;
 }
 

@@ -1,44 +1,35 @@
 import type { Cutting } from '../cutting/index.ts';
-import type { TrueSurface } from '../geometry/index.ts';
+import type { Ground } from '../ground/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
 import { skillFactor } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
-import { scaleRange } from '../units/index.ts';
-import { reworked } from './amounts.ts';
-import { thinCoats } from './coatStages.ts';
-import { grassStage, soilStage } from './coverStages.ts';
+import { countStages } from './countStages.ts';
 import { carving, cutting, gluing } from './foamStages.ts';
-import { skin } from './pasteStage.ts';
 import type { StageTakeoff } from './stage.ts';
+import { atPace, surfaceStages } from './surfaceStages.ts';
+import type { WornSurface } from './wornSurface.ts';
 
-/** Amounts for the default recipe over one stack, in working order; `cut` is how its pieces lie on sheets, where that is known. Stages set to nothing are left out. */
+/**
+ * Amounts for one stack and for everything that goes on it, in working order; `cut` is how its pieces lie on sheets, where that is known. What is set to nothing is
+ * left out.
+ */
 export function takeoffOf(
   project: Project,
-  surface: TrueSurface,
-  skinMl: number,
+  ground: Ground,
   plan: LayerPlan,
+  surfaces: readonly WornSurface[],
   cut: Cutting | null,
 ): StageTakeoff[] {
-  const pace = skillFactor[project.bench.skill];
-  const stages = [
-    ...(plan.layers.length ? [cutting(project, plan, cut), gluing(project, plan), carving(plan)] : []),
-    skin(project, surface, skinMl, plan),
-    ...thinCoats(project, surface),
-    soilStage(project, surface),
-    grassStage(project, surface),
-  ];
-  return stages
-    .filter((stage): stage is StageTakeoff => stage !== null)
-    .map((stage) =>
-      pace === 1
-        ? stage
-        : {
-            ...stage,
-            handsOn: reworked(
-              stage.handsOn,
-              scaleRange(stage.handsOn, pace),
-              `x ${pace} for a ${project.bench.skill} builder`,
-            ),
-          },
-    );
+  const { skill } = project.bench;
+  const pace = skillFactor[skill];
+  const carved = carving(plan);
+  const foam = plan.layers.length
+    ? [cutting(project, plan, cut), gluing(project, plan), ...(carved ? [carved] : [])]
+    : [];
+  const stages = [...foam, ...surfaceStages(project, surfaces, pace), ...countStages(project, ground)];
+  const there = new Set(stages.map(({ id }) => id));
+  return stages.map((stage) => ({
+    ...atPace(stage, pace, skill),
+    after: stage.after.filter(({ id }) => there.has(id)),
+  }));
 }

@@ -7,6 +7,7 @@ import {
   levelPlaces,
   limitsOf,
   modelFor,
+  pasteOfZones,
   pinnedOf,
   roomsOf,
   stackGround,
@@ -15,15 +16,28 @@ import {
   weightsOf,
 } from '../layers/index.ts';
 import type { Project, School } from '../project/index.ts';
+import { wornOf } from '../recipes/index.ts';
 import { cheapest, costOf, graphOf, type StackModel } from '../stack/index.ts';
+import { surfacesOf, takeoffOf } from '../takeoff/index.ts';
 import { zonesOf } from '../zones/index.ts';
 
 /** Everything between a ground and its stack, as the plan does it. */
-export function landFor(project: Project, ground: Ground, target: Target = targetOf(ground, project.surface.skinMm)) {
-  const map = areasOf(project, ground, zonesOf(project, ground));
+export function landFor(project: Project, ground: Ground, given?: Target) {
+  const zones = zonesOf(project, ground);
+  const worn = wornOf(project, ground, zones);
+  const target = given ?? targetOf(ground, worn.skin);
+  const map = areasOf(project, ground, zones);
   const levels = levelPlaces([...project.marks, ...project.landforms], ground.built, target.grid, map);
   const rooms = roomsOf(project, ground, layIn(project.laid, ground, target));
-  return { ground, target, map, levels, rooms, stack: stackGround(project, ground, target, map, levels) };
+  return { ground, target, map, levels, rooms, zones, worn, stack: stackGround(project, ground, target, map, levels) };
+}
+
+/** Everything that goes on a stack, and the paste under it zone by zone. */
+export function taken(project: Project, plan: LayerPlan, land: ReturnType<typeof landFor>) {
+  const { ground, target, zones, worn } = land;
+  const skinMl = ground.volumeMl - target.volumeMl;
+  const paste = pasteOfZones(land, plan, skinMl, zones.map, zones.zones.length);
+  return { paste, skinMl, stages: takeoffOf(project, ground, plan, surfacesOf(project, ground, worn, paste), null) };
 }
 
 /** The cheapest stack of a school, measured. */

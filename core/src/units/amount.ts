@@ -12,7 +12,15 @@ export const sourceSchema = z.object({
 /** Where a value comes from. `trade` is common practice with no source; `yours` is the builder's own. */
 export type Source = z.infer<typeof sourceSchema>;
 
-export const coefficientSchema = rangeSchema.extend({ name: z.string(), unit: z.string(), source: sourceSchema });
+export const coefficientSchema = rangeSchema.extend({
+  name: z.string(),
+  unit: z.string(),
+  source: sourceSchema,
+  /** Which figure of which material it is, where it is one that the builder may correct. */
+  of: z.object({ material: z.string(), property: z.string() }).optional(),
+  /** What it was before the builder corrected it. */
+  shipped: rangeSchema.optional(),
+});
 export type Coefficient = z.infer<typeof coefficientSchema>;
 
 export const workingSchema = z.object({

@@ -1,4 +1,13 @@
-import { distanceTo, forEachCell, type Grid, insideRing, nearestValue, smoothed } from '../geometry/index.ts';
+import {
+  distanceTo,
+  distanceToStretch,
+  forEachCell,
+  type Grid,
+  insideRing,
+  nearestValue,
+  type Ring,
+  smoothed,
+} from '../geometry/index.ts';
 import { beneaths, type Ground, thinnedTo, wetnessOf } from '../ground/index.ts';
 import { type Askable, isLaid, type Project, runOf } from '../project/index.ts';
 
@@ -48,12 +57,22 @@ function readingOf(what: Askable, project: Pick<Project, 'landforms' | 'laid'>, 
       const wet = smoothed(wetnessOf(ground.grid, ground.outline), WET_OVER_MM);
       return (x, y) => nearestValue(wet, x, y);
     }
+    case 'edge':
+      return (x, y) => edgeDistance(ground.outline, x, y);
     default: {
       const lattice = thinnedTo(MOST_NODES, ground.grid);
       const far = { ...lattice, values: distanceTo(lattice, setOf(what, project, ground, lattice)) };
       return (x, y) => nearestValue(far, x, y);
     }
   }
+}
+
+/** Distance to the nearest side of the base, mm. */
+function edgeDistance(outline: Ring, x: number, y: number): number {
+  let nearest = Number.POSITIVE_INFINITY;
+  for (let k = 0; k < outline.length; k++)
+    nearest = Math.min(nearest, distanceToStretch([x, y], outline[k], outline[(k + 1) % outline.length]));
+  return nearest;
 }
 
 /** The nodes that are water, wall, rock or way. */

@@ -1,2 +1,3 @@
+export { readingsOf } from './fields.ts';
 export { type Suggestion, suggestedZones } from './suggest.ts';
-export { type ZoneMap, type ZoneRead, type ZonesRead, zonesOf } from './zones.ts';
+export { type Ask, asks, OFF_BASE, type ZoneMap, type ZoneRead, type ZonesRead, zonesOf } from './zones.ts';

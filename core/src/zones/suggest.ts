@@ -20,6 +20,7 @@ const rule = (id: string, name: string, cover: Cover, when: Partial<Record<Askab
   id: `suggested-${id}`,
   name,
   cover,
+  recipe: null,
   when: Object.fromEntries(askables.map((what) => [what, when[what] ?? null])) as ZoneRule['when'],
 });
 

@@ -24,6 +24,7 @@ const rule = (id: string, cover: Cover, when: Partial<ZoneRule['when']>): ZoneRu
   id,
   name: id,
   cover,
+  recipe: null,
   when: Object.fromEntries(askables.map((what) => [what, when[what] ?? null])) as ZoneRule['when'],
 });
 /** Ground that lies 10 mm high where nothing else is asked of it. */

@@ -7,6 +7,7 @@ import {
   type Cover,
   nameOf,
   type Project,
+  recipeOf,
   runOf,
   type Zones,
 } from '../project/index.ts';
@@ -19,6 +20,8 @@ export interface ZoneRead {
   name: string;
   cover: Cover;
   by: 'outline' | 'rule' | 'rest';
+  /** Of the recipe that it wears. */
+  recipe: string;
   /** Area from above and along the slope, mm2, and the share of the base from above, percent. */
   planMm2: number;
   trueMm2: number;
@@ -41,12 +44,13 @@ export interface ZonesRead {
 
 /** More zones than this cannot be told apart; later ones go with the rest. */
 const MOST_ZONES = 250;
-const OFF = 255;
+export const OFF_BASE = 255;
 
-type Ask = (x: number, y: number, z: number, sx: number, sy: number) => boolean;
+/** Whether a place is meant. */
+export type Ask = (x: number, y: number, z: number, sx: number, sy: number) => boolean;
 
-/** All that a rule asks for, at once. */
-function asks(when: Record<Askable, Between | null>, readings: (what: Askable) => Reading): Ask {
+/** All that a rule or a coat asks for, at once. */
+export function asks(when: Record<Askable, Between | null>, readings: (what: Askable) => Reading): Ask {
   const parts = askables.flatMap((what) => {
     const limits = when[what];
     return limits ? [{ ...limits, read: readings(what) }] : [];
@@ -63,7 +67,7 @@ function asks(when: Record<Askable, Between | null>, readings: (what: Askable) =
  * one zone and in no other, so that the areas add up to the base.
  */
 export function zonesOf(
-  project: Pick<Project, 'patches' | 'landforms' | 'laid'> & { zones: Zones },
+  project: Pick<Project, 'patches' | 'landforms' | 'laid' | 'recipes' | 'surface'> & { zones: Zones },
   ground: Ground,
 ): ZonesRead {
   const { grid, coverage } = ground;
@@ -76,12 +80,13 @@ export function zonesOf(
   const rules = project.zones.rules
     .slice(0, MOST_ZONES - patches.length - 1)
     .map((rule) => ({ rule, holds: asks(rule.when, readings) }));
+  const wears = ({ recipe }: { recipe: string | null }) => recipeOf(project, recipe).id;
   const zones: ZoneRead[] = [
-    ...patches.map(({ patch }) => zone(patch.id, nameOf(patch), patch.cover, 'outline')),
-    ...rules.map(({ rule }) => zone(rule.id, rule.name || rule.cover, rule.cover, 'rule')),
-    zone(null, 'Everything else', project.zones.rest, 'rest'),
+    ...patches.map(({ patch }) => zone(patch.id, nameOf(patch), patch.cover, 'outline', wears(patch))),
+    ...rules.map(({ rule }) => zone(rule.id, rule.name || rule.cover, rule.cover, 'rule', wears(rule))),
+    zone(null, 'Everything else', project.zones.rest, 'rest', wears({ recipe: null })),
   ];
-  const map = new Uint8Array(across * (grid.rows - 1)).fill(OFF);
+  const map = new Uint8Array(across * (grid.rows - 1)).fill(OFF_BASE);
   const inPatch = (x: number, y: number) => {
     for (let k = patches.length - 1; k >= 0; k--) {
       const { ring, box } = patches[k];
@@ -106,11 +111,12 @@ export function zonesOf(
   return { zones, map: { columns: across, rows: grid.rows - 1, cellMm: grid.cellMm, zone: map } };
 }
 
-const zone = (id: string | null, name: string, cover: Cover, by: ZoneRead['by']): ZoneRead => ({
+const zone = (id: string | null, name: string, cover: Cover, by: ZoneRead['by'], recipe: string): ZoneRead => ({
   id,
   name,
   cover,
   by,
+  recipe,
   planMm2: 0,
   trueMm2: 0,
   percent: 0,

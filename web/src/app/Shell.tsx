@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
+import { CoatPatterns } from '../instruments/coatTextures.tsx';
 import { Patterns } from '../instruments/Patterns.tsx';
 import { SectionStrip } from '../instruments/SectionStrip.tsx';
 import { addNew, openKept } from '../store/library.ts';
@@ -68,6 +69,7 @@ function Bench({ projectId }: { projectId: string }) {
   return (
     <div className="grid h-full grid-cols-[190px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] max-[999px]:block max-[999px]:h-auto">
       <Patterns />
+      <CoatPatterns />
       <div className="col-span-2">
         <TopLine />
         <DemoNotice />

@@ -94,8 +94,9 @@ export const bands: readonly Band[] = [
     id: 'surface',
     name: 'Surface',
     figure: (_project, report, say) => {
-      const compound = report?.takeoff.find((stage) => stage.stage === 'skin')?.materials[0]?.amount.likely;
-      return compound === undefined ? 'no paste' : `${say.volume(compound)} of compound`;
+      const pastes = report?.takeoff.filter(({ stage, drying }) => stage === 'skin' && drying.kind === 'paste') ?? [];
+      if (!pastes.length) return 'no paste';
+      return `${say.volume(pastes.reduce((sum, { materials: [{ amount }] }) => sum + amount.likely, 0))} of paste`;
     },
     texture: <rect width={W} height={H} fill="url(#fill)" />,
   },

@@ -1,4 +1,13 @@
-import { hollows, type ItemKind, kindWords, laidThings, landformKinds, markKinds, standing } from '@hosket/core';
+import {
+  hollows,
+  type ItemKind,
+  kindWords,
+  laidThings,
+  landformKinds,
+  markKinds,
+  rowKinds,
+  standing,
+} from '@hosket/core';
 import type { NavigateFunction } from 'react-router';
 import { beginDrawing } from '../instruments/drawing.ts';
 import { wholePlan } from '../instruments/panZoom.ts';
@@ -28,14 +37,16 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     ...bands.map(({ id, name }, k) => ({ name: `Go to ${name}`, keys: `Alt+${k + 1}`, run: () => to(id) })),
     { name: 'Undo', keys: 'Ctrl+Z', run: undo },
     { name: 'Redo', keys: 'Ctrl+Shift+Z', run: redo },
-    ...[...markKinds, ...landformKinds, ...laidThings, ...standing, ...hollows, 'patch' as const].map((kind) => ({
-      name: `Draw: ${kindWords[kind].title.toLowerCase()}`,
-      keys: drawKeys[kind],
-      run: () => {
-        to('ground');
-        beginDrawing(kind);
-      },
-    })),
+    ...[...markKinds, ...landformKinds, ...laidThings, ...standing, ...hollows, ...rowKinds, 'patch' as const].map(
+      (kind) => ({
+        name: `Draw: ${kindWords[kind].title.toLowerCase()}`,
+        keys: drawKeys[kind],
+        run: () => {
+          to('ground');
+          beginDrawing(kind);
+        },
+      }),
+    ),
     {
       name: 'Bring in a plan, heights or a picture',
       run: () => {

@@ -1,4 +1,14 @@
-import { type Item, isClosed, isLaid, isThing, offsetLine, type Ring, runOf } from '@hosket/core';
+import {
+  type Item,
+  isClosed,
+  isLaid,
+  isThing,
+  lineLength,
+  offsetLine,
+  postPlaces,
+  type Ring,
+  runOf,
+} from '@hosket/core';
 import { memo, type ReactNode } from 'react';
 import { linePath, type Placer } from './paths.ts';
 import { inwardTicks, ticks, treadLines } from './strokes.ts';
@@ -157,6 +167,23 @@ function drawn(
       return hollowStrip(run, item.widthMm, place, line);
     case 'cable':
       return hollowStrip(run, item.boreMm, place, line);
+    case 'fence':
+      return (
+        <>
+          {line(path, { strokeWidth: 0.9 })}
+          {line(postsPath(item, run, place), { strokeWidth: 5, strokeLinecap: 'round' })}
+        </>
+      );
+    case 'street':
+      return line(path, { strokeDasharray: '14 4', strokeWidth: 3 });
+    case 'track':
+      return (
+        <>
+          {line(linePath(offsetLine(run, GAUGE_MM / 2), place, false))}
+          {line(linePath(offsetLine(run, -GAUGE_MM / 2), place, false))}
+          {line(treadLines(run, 1.7 * GAUGE_MM, sleepersDrawn(run, item.pitchMm), place), { strokeWidth: 1 })}
+        </>
+      );
     case 'patch':
       return (
         <>
@@ -201,6 +228,22 @@ function strip(
     </>
   );
 }
+
+/** A track is drawn this wide, whatever its gauge, mm. */
+const GAUGE_MM = 14;
+/** More sleepers than this are not told apart. */
+const MOST_SLEEPERS = 120;
+const sleepersDrawn = (run: Ring, pitchMm: number): number =>
+  Math.max(2, Math.min(MOST_SLEEPERS, Math.round(lineLength(run, false) / pitchMm)));
+
+/** Posts as dots where they stand. */
+const postsPath = (item: Extract<Item, { kind: 'fence' }>, run: Ring, place: Placer): string =>
+  postPlaces(run, item.pitchMm, isClosed(item))
+    .map((at) => {
+      const [x, y] = place(at);
+      return `M${x.toFixed(1)} ${y.toFixed(1)}h0`;
+    })
+    .join('');
 
 /** What lies hidden in the ground is drawn dashed. */
 const HOLLOW = '6 3';

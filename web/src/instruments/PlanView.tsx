@@ -45,7 +45,7 @@ export function PlanView({ editable = false, layer, above, marks = true, shading
       {marks && <PlanRoom />}
       {marks && <DistanceLine editable={editable} />}
       {editable && <UnderlayPins />}
-      {editable && <ShownPlace />}
+      <ShownPlace />
       <PlanSection />
       {editable && <PlanDrawing />}
     </PlanFrame>

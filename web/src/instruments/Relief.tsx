@@ -60,6 +60,7 @@ function useRead(grid: Grid, shading: Shading): Grid | null {
   }, [shading, grid, base, judging, figureMm]);
   return useMemo(() => {
     if (shading === 'cover') return report && fields ? coverGrid(fields.zones, report) : null;
+    if (shading === 'paste') return fields ? { ...fields.zones, originMm: [0, 0], values: fields.pasteMm } : null;
     return read.what === shading ? read.grid : null;
   }, [shading, report, fields, read]);
 }

@@ -4,6 +4,7 @@ import { useShown } from '../store/preview.ts';
 import { pickLayer, usePicked, useView } from '../store/viewStore.ts';
 import { useSay } from '../ui/Figures.tsx';
 import { chosenSchool, useFields, usePlan } from '../worker/planStore.ts';
+import { SectionCover } from './SectionCover.tsx';
 import { SectionHolds } from './SectionHolds.tsx';
 import { SectionMeasure } from './SectionMeasure.tsx';
 import { SectionNotes, sectionWords } from './SectionNotes.tsx';
@@ -134,6 +135,7 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
           <path d={paths.carve} fill="url(#carve)" stroke="var(--clay)" strokeWidth={0.5} />
           <path d={paths.fill} fill="url(#fill)" stroke="var(--ochre-text)" strokeWidth={0.4} />
           <path d={paths.skin} fill="url(#skin)" />
+          <SectionCover frame={frame} from={from} to={to} samples={samples} />
           <SectionThings frame={frame} from={from} to={to} samples={samples} />
           <path d={paths.ground} fill="none" stroke="var(--graphite)" strokeWidth={2} strokeLinejoin="round" />
           <SectionHolds frame={frame} from={from} to={to} samples={samples} />

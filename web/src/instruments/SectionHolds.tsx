@@ -1,4 +1,13 @@
-import { type Hold, heightAt, holdsAlong, itemsOf, type Point, raiseItem, type SectionSample } from '@hosket/core';
+import {
+  type Hold,
+  heightAt,
+  holdsAlong,
+  itemsOf,
+  type Point,
+  raiseItem,
+  type SectionSample,
+  skinMmOf,
+} from '@hosket/core';
 import { useMemo } from 'react';
 import { endPreview, preview, settle, useShown } from '../store/preview.ts';
 import { useProject } from '../store/projectStore.ts';
@@ -36,12 +45,12 @@ export function SectionHolds({ frame, from, to }: Props) {
   const moved = shown === project ? kept : along(shown);
   const joints = useMemo(() => {
     if (!report) return [];
-    const skin = project.surface.skinMm;
+    const skin = skinMmOf(project);
     return chosenSchool(report).layers.map(({ topMm, index }) => ({
       at: topMm + skin,
       what: `joint ${index} under the skin`,
     }));
-  }, [report, project.surface.skinMm]);
+  }, [report, project]);
   const now = (id: string): Record<string, number> => {
     const form = ends[id];
     return form && form.fromMm !== null && form.toMm !== null ? { fromMm: form.fromMm, toMm: form.toMm } : {};

@@ -37,6 +37,16 @@ export const coverBands: readonly Band[] = covers.map((cover, k) => ({
   grain: looks[cover].grain,
 }));
 
+/** The texture of a cover for drawings made of lines: its tint, and the places of a square of `GRAIN` that are darker. */
+export const GRAIN = 12;
+export function coverGrain(cover: Cover): { tint: string; dark: [number, number, number][] } {
+  const { tint, grain } = looks[cover];
+  const dark: [number, number, number][] = [];
+  for (let j = 0; j < GRAIN; j++)
+    for (let i = 0; i < GRAIN; i++) if (grain(i, j) < 1) dark.push([i, j, 1 - grain(i, j)]);
+  return { tint: `rgb(${tint.join(' ')})`, dark };
+}
+
 /** The covers that lie on the base at all. */
 export const coversThere = (report: PlanReport | null): ReadonlySet<string> =>
   new Set(report?.zones.filter(({ percent }) => percent > 0).map(({ cover }) => cover));

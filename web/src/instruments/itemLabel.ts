@@ -39,6 +39,12 @@ export function itemLabel(item: Item, report: PlanReport | null, mm: (value: num
     case 'tunnel':
     case 'cable':
       return `${mm(item.fromMm)} to ${mm(item.toMm)}`;
+    case 'fence':
+    case 'street':
+    case 'track': {
+      const first = report?.rows.find(({ id }) => id === item.id)?.pieces[0];
+      return first ? `${first.count} ${first.name.toLowerCase()}` : '';
+    }
     case 'patch':
       return item.cover;
     default:

@@ -2,8 +2,8 @@ import { covers, formatMeasure, type UnitSystem } from '@hosket/core';
 import type { Band, Tint } from './band.ts';
 import { coverBands } from './covers.ts';
 
-export const shadings = ['relief', 'slope', 'height', 'wet', 'standing', 'cover'] as const;
-/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, how high, how wet, where a figure stands, or what covers it. */
+export const shadings = ['relief', 'slope', 'height', 'wet', 'standing', 'cover', 'paste'] as const;
+/** What the tint of the plan tells: nothing but light and shade, how steep the ground is, how high, how wet, where a figure stands, what covers it, or how deep paste lies. */
 export type Shading = (typeof shadings)[number];
 
 /** From light to dark, so that the order reads without colour. */
@@ -20,6 +20,8 @@ const plain: readonly Band[] = [{ upTo: Number.POSITIVE_INFINITY, tint: [246, 24
 
 /** Steps that mean something at the bench: a figure stands to about 10, slides from about 20, scatter hardly holds beyond 40. */
 const slopeLimits = [5, 10, 20, 40, 60, Number.POSITIVE_INFINITY];
+/** Depth of paste, mm: one thin coat, one good coat, two, three and more. */
+const pasteLimits = [2, 4, 8, 12, 18, Number.POSITIVE_INFINITY];
 /** Wetness index: from where water leaves to where it gathers (common practice, no source). */
 const wetLimits = [3, 4, 5, 6, 7.5, Number.POSITIVE_INFINITY];
 const wetRamp: readonly Tint[] = [
@@ -48,6 +50,7 @@ export function bandsOf(shading: Shading, highestMm: number): readonly Band[] {
   if (shading === 'cover') return coverBands;
   if (shading === 'wet') return wetLimits.map((upTo, k) => ({ upTo, tint: wetRamp[k] }));
   if (shading === 'standing') return standingTints.map((tint, k) => ({ upTo: k + 0.5, tint }));
+  if (shading === 'paste') return pasteLimits.map((upTo, k) => ({ upTo, tint: ramp[k] }));
   if (shading === 'slope') return slopeLimits.map((upTo, k) => ({ upTo, tint: ramp[k] }));
   const step = roundSteps.find((mm) => highestMm / mm <= ramp.length) ?? highestMm / ramp.length;
   const count = Math.max(1, Math.ceil(highestMm / step - 1e-9));

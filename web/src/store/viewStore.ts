@@ -9,7 +9,7 @@ interface ViewState {
   /** Heights in the section are drawn this many times as tall. */
   stretch: number;
   /** What the tint of the plan tells. */
-  shading: 'relief' | 'slope' | 'height' | 'wet' | 'standing' | 'cover';
+  shading: 'relief' | 'slope' | 'height' | 'wet' | 'standing' | 'cover' | 'paste';
   /** The base of the figure whose footing is shown, mm. */
   figureMm: number;
   /** Whether points that are put or dragged take hold of what is near. */
@@ -20,11 +20,15 @@ interface ViewState {
   layersPage: LayersPage;
   /** What the view of cutting shows. */
   cuttingPage: CuttingPage;
+  /** What the view of the surface shows. */
+  surfacePage: SurfacePage;
   demoNoticeSeen: boolean;
 }
 
 export const layersPages = ['stack', 'levels', 'offers', 'build', 'shed', 'gluing'] as const;
 export const cuttingPages = ['sheets', 'pieces', 'list', 'templates', 'how'] as const;
+export const surfacePages = ['zones', 'ways', 'depth', 'counted', 'mixes', 'materials'] as const;
+export type SurfacePage = (typeof surfacePages)[number];
 export type CuttingPage = (typeof cuttingPages)[number];
 export type LayersPage = (typeof layersPages)[number];
 
@@ -42,6 +46,7 @@ export const useView = create<ViewState>()(
       placing: 'no',
       layersPage: 'stack',
       cuttingPage: 'sheets',
+      surfacePage: 'zones',
       demoNoticeSeen: false,
     }),
     {
@@ -59,13 +64,23 @@ interface PickState {
   layer: number | null;
   /** The piece picked on the sheets and in the lists of cutting. */
   piece: string | null;
+  /** The zone whose recipe is looked at: its id, or `rest`, `edges`, `walls`. */
+  zone: string;
   /** The section line that the strip shows; the first where it is none. */
   sectionId: string | null;
   /** A place that a list has led to. */
   place: Point | null;
 }
 
-const nothing: PickState = { ids: [], several: false, layer: null, piece: null, sectionId: null, place: null };
+const nothing: PickState = {
+  ids: [],
+  several: false,
+  layer: null,
+  piece: null,
+  zone: 'rest',
+  sectionId: null,
+  place: null,
+};
 
 /** What is picked now, in all drawings at once. */
 export const usePicked = create<PickState>(() => nothing);
@@ -80,6 +95,7 @@ export const alsoPick = (id: string): void =>
   }));
 export const pickLayer = (layer: number | null): void => usePicked.setState({ layer });
 export const pickPiece = (piece: string | null): void => usePicked.setState({ piece });
+export const pickZone = (zone: string): void => usePicked.setState({ zone });
 export const showPlace = (place: Point | null): void => usePicked.setState({ place });
 export const pickSection = (sectionId: string): void => usePicked.setState({ sectionId });
 export const pickNothing = (): void => usePicked.setState(nothing);

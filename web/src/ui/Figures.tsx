@@ -2,6 +2,7 @@ import { type Amount, formatMeasure, sayAmount } from '@hosket/core';
 import { Collapsible } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useView } from '../store/viewStore.ts';
+import { OwnFigure } from './OwnFigure.tsx';
 
 /** A number and its unit, the unit in lighter ink. Text that begins with a word is left as it is. */
 export function Figure({ text }: { text: string }) {
@@ -34,13 +35,12 @@ export function Line({ name, remark, children }: { name: ReactNode; remark?: Rea
   );
 }
 
-const sourceWords = { standard: 'standard', trade: 'trade', memory: 'memory', yours: 'yours' };
-
 /** An amount with its range, and its working behind "show working". */
 export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
   const units = useView((view) => view.units);
   const said = sayAmount(amount, units);
   const { expression, inputs, coefficients } = amount.working;
+  const yours = coefficients.some(({ source }) => source.kind === 'yours');
   return (
     <Collapsible.Root className="border-b border-line py-1">
       <div className="flex items-baseline justify-between gap-3">
@@ -55,6 +55,7 @@ export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
           </Collapsible.Trigger>
         </span>
         <span className="shrink-0 text-right">
+          {yours && <span className="mr-1 text-xs text-clay">yours</span>}
           <Figure text={said.likely} />
           {said.range && <span className="figure block text-xs text-muted">({said.range})</span>}
         </span>
@@ -74,9 +75,17 @@ export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
                 <span>{coefficient.name}</span>
                 <Figure text={`${coefficient.likely} ${coefficient.unit}`} />
               </span>
+              {coefficient.of && (
+                <span className="float-right ml-2">
+                  <OwnFigure figure={coefficient} />
+                </span>
+              )}
               <span className="text-muted">
-                {coefficient.low}–{coefficient.high}; {sourceWords[coefficient.source.kind]}, {coefficient.source.note}{' '}
-                (confidence {coefficient.source.confidence})
+                {coefficient.low}–{coefficient.high}; {coefficient.source.note} (
+                <span className={coefficient.source.kind === 'yours' ? 'text-clay' : ''}>
+                  {coefficient.source.kind}
+                </span>
+                , {coefficient.source.confidence}){coefficient.shipped && `; shipped ${coefficient.shipped.likely}`}
               </span>
             </li>
           ))}

@@ -51,6 +51,8 @@ export interface Fields {
   target: Grid;
   outline: Ring;
   zones: ZoneMap;
+  /** Depth of paste by cell, as the zones lie, mm. */
+  pasteMm: Float32Array;
   /** By node, the area of the base that is built in a way of its own; null where there is only one. */
   areas: Uint8Array | null;
 }

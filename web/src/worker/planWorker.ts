@@ -10,6 +10,7 @@ let sentGround: unknown;
 let sentTarget: unknown;
 let sentZones: unknown;
 let sentAreas: unknown;
+let sentPaste: unknown;
 let sentCutting: unknown;
 
 /** Lets waiting messages in, so that a newer request is seen between pieces of work. */
@@ -40,16 +41,29 @@ async function runFor(ticket: number, project: Project, quick: boolean): Promise
   }
 }
 
-function answerWith(ticket: number, { report, ground, target, zones, areas, cutting, near }: Plan): void {
+function answerWith(ticket: number, { report, ground, target, zones, pasteMm, areas, cutting, near }: Plan): void {
   const jobs = cutting === sentCutting ? null : cutting.jobs;
   sentCutting = cutting;
-  const fresh = ground !== sentGround || target !== sentTarget || zones !== sentZones || areas !== sentAreas;
+  const fresh =
+    ground !== sentGround ||
+    target !== sentTarget ||
+    zones !== sentZones ||
+    areas !== sentAreas ||
+    pasteMm !== sentPaste;
   sentGround = ground;
   sentTarget = target;
   sentZones = zones;
   sentAreas = areas;
+  sentPaste = pasteMm;
   const fields = fresh
-    ? { ground: copyOf(ground.grid), target: copyOf(target.grid), outline: ground.outline, zones, areas: areas.node }
+    ? {
+        ground: copyOf(ground.grid),
+        target: copyOf(target.grid),
+        outline: ground.outline,
+        zones,
+        pasteMm,
+        areas: areas.node,
+      }
     : null;
   answer(
     { ticket, kind: 'plan', report, fields, jobs, near },

@@ -1,4 +1,13 @@
-import { hollows, type ItemKind, kindWords, laidThings, landformKinds, markKinds, standing } from '@hosket/core';
+import {
+  hollows,
+  type ItemKind,
+  kindWords,
+  laidThings,
+  landformKinds,
+  markKinds,
+  rowKinds,
+  standing,
+} from '@hosket/core';
 import { beginDrawing, enoughPoints, finishLine, stopDrawing, useDrawing } from '../../instruments/drawing.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -12,6 +21,7 @@ export function DrawTools() {
       <Row name="Laid in" kinds={laidThings} />
       <Row name="Cover" kinds={['patch']} />
       <Row name="Standing" kinds={standing} />
+      <Row name="In rows" kinds={rowKinds} />
       <Row name="Hollows" kinds={hollows} />
       <Row name="Landforms" kinds={landformKinds} />
     </div>

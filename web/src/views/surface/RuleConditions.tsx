@@ -17,6 +17,7 @@ const usual: Readonly<Record<Askable, Between>> = {
   way: { from: null, to: 5 },
   wetness: { from: 6, to: null },
   shade: { from: 60, to: null },
+  edge: { from: null, to: 10 },
 };
 
 /** All that a rule asks for: each with its limits, either of which may be left open. */

@@ -1,4 +1,13 @@
-import { type Cover, covers, freeId, type PlanReport, type Suggestion, type ZoneRule } from '@hosket/core';
+import {
+  type Cover,
+  covers,
+  everywhere,
+  freeId,
+  type PlanReport,
+  recipeOf,
+  type Suggestion,
+  type ZoneRule,
+} from '@hosket/core';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -6,12 +15,13 @@ import { coverBands } from '../../instruments/covers.ts';
 import { PlanView } from '../../instruments/PlanView.tsx';
 import { Swatch } from '../../instruments/Swatch.tsx';
 import { edit, useProject } from '../../store/projectStore.ts';
-import { pickItem } from '../../store/viewStore.ts';
+import { pickItem, pickZone, usePicked } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, WordsField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { askSuggestion, dropSuggestion, usePlan } from '../../worker/planStore.ts';
 import { RuleConditions } from './RuleConditions.tsx';
+import { zoneKeyOf } from './wearers.ts';
 import { whenWords } from './whenWords.ts';
 
 type ZoneRead = PlanReport['zones'][number];
@@ -24,26 +34,28 @@ export function Zones() {
   const reads = report?.zones ?? [];
   const add = () => {
     const id = freeId('zone', zones.rules);
-    const rule: ZoneRule = { id, name: '', cover: 'rock', when: { ...nothing, slope: { from: 40, to: null } } };
+    const rule: ZoneRule = {
+      id,
+      name: '',
+      cover: 'rock',
+      recipe: null,
+      when: { ...everywhere(), slope: { from: 40, to: null } },
+    };
     edit((p) => ({ ...p, zones: { ...p.zones, rules: [...p.zones.rules, rule] } }));
     setOpen(id);
+    pickZone(id);
   };
   return (
-    <section aria-label="Zones" className="mb-4">
-      <div className="mb-1 flex flex-wrap items-center gap-2">
-        <h2 className="text-base">What covers what</h2>
-        <span className="flex-1" />
-        <Button onClick={askSuggestion}>Suggest by the rules of the trade</Button>
-        <Button onClick={add}>Add a rule</Button>
-      </div>
-      <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,4fr)] gap-4 max-[999px]:grid-cols-1">
-        <div className="relative h-[270px] border border-line">
+    <section aria-label="Zones" className="min-w-0">
+      <h2 className="sr-only">What covers what</h2>
+      <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2">
+        <div className="relative h-[190px] border border-line">
           <PlanView shading="cover" marks={false} />
         </div>
         {suggestion ? (
           <Proposed suggestion={suggestion} />
         ) : (
-          <ul className="max-h-[270px] overflow-y-auto text-sm" aria-label="Zones of the ground">
+          <ul className="text-sm" aria-label="Zones of the ground">
             {reads.map((read) => (
               <Zone
                 key={read.id ?? 'rest'}
@@ -52,80 +64,106 @@ export function Zones() {
                 onOpen={() => setOpen(open === read.id ? null : read.id)}
               />
             ))}
+            {report?.dressed.map(({ id, name, trueMm2 }) => (
+              <Side key={id} name={name} zone={zoneKeyOf(id)} trueMm2={trueMm2} />
+            ))}
           </ul>
+        )}
+        {!suggestion && (
+          <div className="flex flex-wrap gap-2">
+            <Button onClick={askSuggestion}>Suggest by the rules of the trade</Button>
+            <Button onClick={add}>Add a rule</Button>
+          </div>
         )}
       </div>
     </section>
   );
 }
 
-const nothing: ZoneRule['when'] = {
-  slope: null,
-  height: null,
-  water: null,
-  wall: null,
-  rock: null,
-  way: null,
-  wetness: null,
-  shade: null,
-};
-
 const Sample = ({ cover }: { cover: Cover }) => <Swatch band={coverBands[covers.indexOf(cover)]} />;
 
 function Zone({ read, open, onOpen }: { read: ZoneRead; open: boolean; onOpen: () => void }) {
   const say = useSay();
   const go = useNavigate();
-  const { zones } = useProject();
+  const project = useProject();
+  const { zones } = project;
+  const key = zoneKeyOf(read.id);
+  const picked = usePicked((state) => state.zone) === key;
   const rule = zones.rules.find(({ id }) => id === read.id);
-  const shown = (
-    <>
-      <Sample cover={read.cover} />
-      <span className="min-w-0 flex-1 text-left">
-        {read.name}
-        <span className="block text-xs text-muted">
-          {read.name === read.cover ? '' : `${read.cover}; `}
-          {read.by === 'outline' ? 'by its outline' : rule ? whenWords(rule.when, say.mm) : 'what is left'}
-        </span>
-      </span>
-      <span className="text-right">
-        <Figure text={`${read.percent.toFixed(1)} %`} />
-        <span className="figure block text-xs text-muted">{say.area(read.trueMm2)}</span>
-      </span>
-    </>
-  );
-  const look = 'flex w-full cursor-pointer items-center gap-2 py-1 hover:text-clay';
+  const recipe = recipeOf(project, read.recipe);
   return (
-    <li className="border-b border-line">
-      {read.by === 'rest' ? (
-        <div className="flex items-center gap-2 py-1">
-          <Sample cover={read.cover} />
-          <div className="flex-1">
-            <ChoiceField
-              label="Everything else"
-              value={zones.rest}
-              options={covers}
-              onValue={(rest) => edit((p) => ({ ...p, zones: { ...p.zones, rest } }))}
-            />
-          </div>
-          <Figure text={`${read.percent.toFixed(1)} %`} />
-        </div>
-      ) : read.by === 'outline' ? (
+    <li className={`border-b border-line ${picked ? 'border-l-[3px] border-l-clay pl-2' : ''}`}>
+      <div className="flex items-center gap-2">
         <button
           type="button"
-          className={look}
-          onClick={() => {
-            pickItem(read.id);
-            go('../ground', { relative: 'path' });
-          }}
+          aria-pressed={picked}
+          className="flex min-w-0 flex-1 cursor-pointer items-center gap-2 py-1 hover:text-clay"
+          onClick={() => pickZone(key)}
         >
-          {shown}
+          <Sample cover={read.cover} />
+          <span className="min-w-0 flex-1 text-left">
+            {read.name}
+            <span className="block truncate text-xs text-muted">
+              {recipe.name}; {read.name === read.cover ? '' : `${read.cover}, `}
+              {read.by === 'outline' ? 'by its outline' : rule ? whenWords(rule.when, say.mm) : 'what is left'}
+            </span>
+          </span>
+          <span className="text-right">
+            <Figure text={`${read.percent.toFixed(1)} %`} />
+            <span className="figure block text-xs text-muted">{say.area(read.trueMm2)}</span>
+          </span>
         </button>
-      ) : (
-        <button type="button" className={look} aria-expanded={open} onClick={onOpen}>
-          {shown}
-        </button>
+        {read.by !== 'rest' && (
+          <button
+            type="button"
+            className="cursor-pointer px-1 text-xs text-clay underline"
+            aria-label={read.by === 'rule' ? `Where ${read.name} lies` : `Show ${read.name} on the ground`}
+            aria-expanded={read.by === 'rule' ? open : undefined}
+            onClick={() => {
+              if (read.by === 'rule') return onOpen();
+              pickItem(read.id);
+              go('../ground', { relative: 'path' });
+            }}
+          >
+            where
+          </button>
+        )}
+      </div>
+      {read.by === 'rest' && picked && (
+        <div className="mb-2 max-w-[220px]">
+          <ChoiceField
+            label="Everything else"
+            value={zones.rest}
+            options={covers}
+            onValue={(rest) => edit((p) => ({ ...p, zones: { ...p.zones, rest } }))}
+          />
+        </div>
       )}
       {open && rule && <RuleFields rule={rule} rules={zones.rules} />}
+    </li>
+  );
+}
+
+/** The sides of the base or the walls of the box: no ground, but they may wear a recipe. */
+function Side({ name, zone, trueMm2 }: { name: string; zone: string; trueMm2: number }) {
+  const say = useSay();
+  const project = useProject();
+  const picked = usePicked((state) => state.zone) === zone;
+  const worn = zone === 'edges' ? project.surface.edges : project.surface.walls;
+  return (
+    <li className={`border-b border-line ${picked ? 'border-l-[3px] border-l-clay pl-2' : ''}`}>
+      <button
+        type="button"
+        aria-pressed={picked}
+        className="flex w-full cursor-pointer items-center gap-2 py-1 hover:text-clay"
+        onClick={() => pickZone(zone)}
+      >
+        <span className="min-w-0 flex-1 text-left">
+          {name}
+          <span className="block text-xs text-muted">{worn === null ? 'nothing' : recipeOf(project, worn).name}</span>
+        </span>
+        <span className="figure text-xs text-muted">{say.area(trueMm2)}</span>
+      </button>
     </li>
   );
 }
@@ -174,7 +212,7 @@ function RuleFields({ rule, rules }: { rule: ZoneRule; rules: readonly ZoneRule[
 function Proposed({ suggestion: { zones, reads } }: { suggestion: Suggestion }) {
   const say = useSay();
   return (
-    <div className="max-h-[270px] overflow-y-auto border-l-[3px] border-ochre pl-3 text-sm">
+    <div className="border-l-[3px] border-ochre pl-3 text-sm">
       <p className="mb-1">
         By the rules of the trade this ground would wear the following. It replaces the rules there are; patches stay.
       </p>
@@ -186,7 +224,8 @@ function Proposed({ suggestion: { zones, reads } }: { suggestion: Suggestion }) 
               {name}
               <span className="block text-xs text-muted">
                 {cover}
-                {by === 'rule' && `; ${whenWords(zones.rules.find((rule) => rule.id === id)?.when ?? nothing, say.mm)}`}
+                {by === 'rule' &&
+                  `; ${whenWords(zones.rules.find((rule) => rule.id === id)?.when ?? everywhere(), say.mm)}`}
               </span>
             </span>
             <Figure text={`${percent.toFixed(1)} %`} />

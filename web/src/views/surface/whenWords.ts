@@ -9,6 +9,7 @@ export const askableWords: Readonly<Record<Askable, { name: string; unit: string
   way: { name: 'from a way', unit: 'mm' },
   wetness: { name: 'wetness', unit: '' },
   shade: { name: 'in shade', unit: '%' },
+  edge: { name: 'from the edge', unit: 'mm' },
 };
 
 /** "slope over 45°, up to 12 mm from water". */

@@ -1,0 +1,112 @@
+import { type Catalogue, shippedCatalogue } from './catalogue.ts';
+
+/** A mix by parts of volume; `drops` is what a litre of it gets besides. */
+export interface Mix {
+  id: string;
+  name: string;
+  parts: readonly { material: string; name: string; parts: number }[];
+  /** Drops of something in 100 ml of the mix. */
+  drops?: { material: string; name: string; per100Ml: number };
+  note: string;
+}
+
+const part = (material: string, name: string, parts: number) => ({ material, name, parts });
+
+/** Mixes of the trade (common practice, no source). */
+export const mixes: readonly Mix[] = [
+  {
+    id: 'fixative',
+    name: 'Fixative 1:3',
+    parts: [part('matt medium', 'matt medium', 1), part('water', 'water', 3)],
+    drops: { material: 'soap', name: 'washing-up liquid', per100Ml: 1 },
+    note: 'Wet the cover with alcohol or water first, then let it run in.',
+  },
+  {
+    id: 'seal coat',
+    name: 'Seal coat 1:1',
+    parts: [part('black paint', 'paint', 1), part('matt medium', 'matt medium', 1)],
+    note: 'Over dry joints and dry paste.',
+  },
+  {
+    id: 'PVA seal',
+    name: 'PVA seal 1:1',
+    parts: [part('PVA', 'PVA', 1), part('water', 'water', 1)],
+    note: 'Two thin coats rather than one.',
+  },
+  {
+    id: 'tissue',
+    name: 'Tissue glue 1:1',
+    parts: [part('PVA', 'PVA', 1), part('water', 'water', 1)],
+    note: 'Brush it under and over each ply.',
+  },
+  {
+    id: 'ground mix',
+    name: 'Ground mix',
+    parts: [
+      part('compound', 'compound, mixed', 4),
+      part('soil', 'sifted soil', 2),
+      part('PVA', 'PVA', 1),
+      part('earth paint', 'earth paint', 1),
+    ],
+    note: 'Stiff enough to stand where it is pushed.',
+  },
+  {
+    id: 'moss paste',
+    name: 'Moss paste',
+    parts: [part('fine turf', 'ground foam', 3), part('PVA', 'PVA', 2), part('earth paint', 'green paint', 1)],
+    note: 'Crumbly: add foam until it no longer shines.',
+  },
+  {
+    id: 'snow paste',
+    name: 'Snow 1:1',
+    parts: [part('snow powder', 'snow powder', 1), part('PVA', 'PVA', 1)],
+    note: 'Stir it fluffy; a little white paint keeps it from yellowing.',
+  },
+];
+
+export const mixOf = (id: string): Mix | null => mixes.find((mix) => mix.id === id) ?? null;
+
+/** Usual kitchen measures, ml: a drop is a twentieth. */
+const TEASPOON_ML = 5;
+const DROP_ML = 0.05;
+
+/** Parts a mix by what is known of it. */
+export interface Measured {
+  name: string;
+  ml: number;
+  g: number;
+  teaspoons: number;
+  drops: number;
+}
+
+/** What of a mix is given: one of its parts by its place, or the whole. */
+export type Given = number | 'whole';
+
+/**
+ * All parts of a mix from one of them or from the whole, ml. Volumes add (a powder takes its loose volume: the whole is then somewhat more than what comes out of
+ * the bowl). Mass from the density, loose where that is how it is measured.
+ */
+export function measuredOut(mix: Mix, given: Given, ml: number, catalogue: Catalogue = shippedCatalogue): Measured[] {
+  const all = mix.parts.reduce((sum, { parts }) => sum + parts, 0);
+  const wholeMl = given === 'whole' ? ml : (ml * all) / mix.parts[given].parts;
+  const measure = (material: string, name: string, partMl: number): Measured => ({
+    name,
+    ml: partMl,
+    g: partMl * kgPerL(material, catalogue),
+    teaspoons: partMl / TEASPOON_ML,
+    drops: partMl / DROP_ML,
+  });
+  return [
+    ...mix.parts.map(({ material, name, parts }) => measure(material, name, (wholeMl * parts) / all)),
+    ...(mix.drops ? [measure(mix.drops.material, mix.drops.name, (mix.drops.per100Ml * DROP_ML * wholeMl) / 100)] : []),
+  ];
+}
+
+/** Density of a material as it is measured out: loose, or as it is used. */
+export function kgPerL(material: string, catalogue: Catalogue): number {
+  const known =
+    catalogue.figure(material, 'bulkKgPerL') ??
+    catalogue.figure(material, 'wetKgPerL') ??
+    catalogue.figure(material, 'powderKgPerL');
+  return known?.likely ?? 1;
+}

@@ -1,0 +1,265 @@
+import { shelf } from './row.ts';
+
+type Three = [number, number, number];
+const c = (low: number, likely: number, high: number): [number, number, number, 'C', 'memory'] => [
+  low,
+  likely,
+  high,
+  'C',
+  'memory',
+];
+const spill: [number, number, number, 'C', 'trade'] = [5, 15, 30, 'C', 'trade'];
+const mistCare = 'Alcohol and any flame, hot wire or spark never at the same time.';
+
+/** Glue, mist and fixative for 100 cm2; then the hours until it is dry through. */
+const bound = (glue: Three, mist: Three, fix: Three, through: Three) => ({
+  glueMl: c(...glue),
+  mistMl: c(...mist),
+  fixMl: c(...fix),
+  touchH: c(1, 1.5, 3),
+  coatH: [1.5, 2, 4, 'C', 'trade', 'a couple of hours; common practice, no source'] as [
+    number,
+    number,
+    number,
+    'C',
+    'trade',
+    string,
+  ],
+  throughH: c(...through),
+  lossPercent: spill,
+  evenness: c(0.6, 1, 1.6),
+  paceMin: c(1, 2.5, 5),
+  setUpMin: c(3, 5, 8),
+});
+
+export const looseCovers = shelf('loose', 'B', 'memory', [
+  {
+    id: 'soil',
+    name: 'Sifted dried soil',
+    use: 'Coarse first, then fine through a stocking, on thinned medium.',
+    caution: mistCare,
+    values: {
+      bulkKgPerL: [1.0, 1.2, 1.4],
+      layerMm: c(0.5, 1, 2),
+      ...bound([1, 2, 3], [1, 1.5, 3], [3, 5, 9], [8, 16, 30]),
+    },
+  },
+  {
+    id: 'fine sand',
+    name: 'Fine sand',
+    caution: mistCare,
+    use: 'Paths, beaches, between stones.',
+    values: {
+      bulkKgPerL: [1.4, 1.55, 1.7],
+      layerMm: c(0.5, 0.8, 1.5),
+      ...bound([1, 2, 3], [1, 1.5, 3], [2, 4, 7], [8, 14, 30]),
+    },
+  },
+  {
+    id: 'fine turf',
+    name: 'Fine turf (ground foam)',
+    caution: mistCare,
+    use: 'Short growth and tone under grass.',
+    packs: [
+      [150, 'ml'],
+      [350, 'ml'],
+      [950, 'ml'],
+    ],
+    values: {
+      bulkKgPerL: c(0.06, 0.11, 0.2),
+      layerMm: c(0.5, 1, 2),
+      ...bound([1, 2, 3], [1, 2, 3], [2, 4, 8], [8, 14, 24]),
+    },
+  },
+  {
+    id: 'coarse turf',
+    name: 'Coarse turf',
+    caution: mistCare,
+    use: 'Rough growth; leave gaps.',
+    packs: [
+      [150, 'ml'],
+      [350, 'ml'],
+    ],
+    values: {
+      bulkKgPerL: c(0.04, 0.07, 0.12),
+      layerMm: c(2, 3, 5),
+      ...bound([2, 3, 4], [1.5, 2, 4], [4, 7, 12], [12, 20, 36]),
+    },
+  },
+  {
+    id: 'clump foliage',
+    name: 'Clump foliage, bushes',
+    caution: mistCare,
+    use: 'Patches of bush.',
+    packs: [[350, 'ml']],
+    values: {
+      bulkKgPerL: c(0.03, 0.05, 0.08),
+      layerMm: c(5, 10, 20),
+      ...bound([2, 3, 5], [1, 2, 4], [3, 6, 12], [12, 24, 48]),
+    },
+  },
+  {
+    id: 'dyed sawdust',
+    name: 'Dyed sawdust',
+    caution: mistCare,
+    use: 'The old cheap cover.',
+    values: {
+      bulkKgPerL: [0.15, 0.2, 0.28],
+      layerMm: c(0.5, 1, 2),
+      ...bound([1, 2, 3], [1, 2, 3], [3, 5, 9], [8, 16, 30]),
+    },
+  },
+  {
+    id: 'leaf litter',
+    name: 'Leaf litter',
+    caution: mistCare,
+    use: 'Under trees and in hollows.',
+    values: {
+      bulkKgPerL: c(0.08, 0.15, 0.25),
+      layerMm: c(0.5, 1, 2),
+      ...bound([1, 2, 3], [1, 1.5, 3], [2, 4, 7], [8, 14, 24]),
+    },
+  },
+  {
+    id: 'ballast',
+    name: 'Stone ballast',
+    caution: mistCare,
+    use: 'Between rails, after the track is down.',
+    packs: [
+      [250, 'g'],
+      [500, 'g'],
+    ],
+    values: {
+      bulkKgPerL: [1.3, 1.45, 1.6],
+      layerMm: [2, 4, 8],
+      ...bound([0, 2, 3], [2, 3, 5], [8, 14, 28], [16, 30, 72]),
+    },
+  },
+  {
+    id: 'nut-shell ballast',
+    name: 'Nut-shell ballast',
+    caution: mistCare,
+    use: 'Lighter; floats when it is wetted too fast.',
+    packs: [[250, 'g']],
+    values: {
+      bulkKgPerL: [0.6, 0.7, 0.8],
+      layerMm: [2, 4, 6],
+      ...bound([0, 2, 3], [2, 3, 5], [8, 14, 22], [16, 30, 60]),
+    },
+  },
+  {
+    id: 'large stones',
+    name: 'Stones, large',
+    caution: mistCare,
+    use: 'Before the small ones, thin enough that they are still seen.',
+    values: {
+      bulkKgPerL: [1.4, 1.5, 1.7],
+      layerMm: c(4, 6, 10),
+      ...bound([2, 3, 5], [1, 2, 4], [5, 9, 18], [16, 30, 72]),
+    },
+  },
+  {
+    id: 'small stones',
+    name: 'Stones, small',
+    caution: mistCare,
+    use: 'Scree and talus round the large ones.',
+    values: {
+      bulkKgPerL: [1.4, 1.5, 1.7],
+      layerMm: c(1, 2, 4),
+      ...bound([2, 3, 5], [1, 2, 4], [4, 7, 12], [12, 24, 48]),
+    },
+  },
+]);
+
+const fibre = (mm: 2 | 4 | 6 | 12, kept: Three, glue: Three, open: Three, dry: Three) => ({
+  id: `grass ${mm} mm`,
+  name: `Static grass, ${mm} mm`,
+  use:
+    mm === 2
+      ? 'Edges and the base under longer grass.'
+      : mm === 12
+        ? 'Tall tufts, reeds, unmown banks.'
+        : 'On top of 2 mm, blends of colours.',
+  caution:
+    'Clip the earth of the applicator to the work; keep it from wet alcohol, pacemakers and electronics. Glue in patches: it skins over.',
+  packs: [
+    [20, 'g'],
+    [50, 'g'],
+    [100, 'g'],
+  ] as [number, 'g'][],
+  values: {
+    keptG: c(...kept),
+    load: c(1.5, 2, 3),
+    glueMl: c(...glue),
+    openMin: c(...open),
+    patchCm2: c(100, 250, 500),
+    touchH: c(0.3, 0.5, 0.8),
+    coatH: c(...dry),
+    throughH: c(...dry),
+    paceMin: c(0.8, 1.5, 3),
+    setUpMin: c(9, 12, 16),
+  },
+});
+
+/** Static grass by the length of its fibres. */
+export const fibresOnShelf = shelf('fibre', 'C', 'memory', [
+  fibre(2, [0.45, 0.8, 1.4], [1.5, 2.5, 4], [8, 15, 25], [6, 12, 24]),
+  fibre(4, [0.7, 1.2, 2.0], [2, 3, 5], [8, 15, 25], [8, 12, 24]),
+  fibre(6, [0.7, 1.4, 2.4], [2.5, 4, 6], [10, 15, 30], [8, 16, 24]),
+  fibre(12, [0.8, 1.6, 2.7], [3.5, 5, 8], [10, 15, 30], [12, 24, 48]),
+]);
+
+/** What is counted piece by piece. */
+export const countedThings = shelf('counted', 'C', 'memory', [
+  { id: 'tuft', name: 'Tufts', values: { eachMin: [0.1, 0.2, 0.5], eachG: [0.02, 0.05, 0.1], setUpMin: [1, 2, 4] } },
+  { id: 'shrub', name: 'Shrubs', values: { eachMin: [1, 2, 5], eachG: [0.3, 0.8, 2], setUpMin: [3, 5, 8] } },
+  { id: 'reed', name: 'Reeds', values: { eachMin: [0.2, 0.5, 1], eachG: [0.02, 0.05, 0.1], setUpMin: [3, 5, 8] } },
+  { id: 'tree', name: 'Trees', values: { eachMin: [1, 2, 5], eachG: [2, 6, 20], setUpMin: [3, 5, 8] } },
+  {
+    id: 'cast rock',
+    name: 'Cast rocks',
+    use: 'Cast beforehand, set in wet plaster; the gaps are filled after.',
+    values: { eachMin: [1.5, 3, 6], eachG: [15, 35, 80], setUpMin: [5, 8, 12] },
+  },
+  { id: 'post', name: 'Fence posts', values: { eachMin: [0.5, 1, 2.5], eachG: [0.05, 0.1, 0.3], setUpMin: [3, 5, 8] } },
+  {
+    id: 'rail',
+    name: 'Fence rails',
+    values: { eachMin: [0.3, 0.7, 1.5], eachG: [0.05, 0.1, 0.3], setUpMin: [2, 3, 5] },
+  },
+  { id: 'house', name: 'Houses', values: { eachMin: [5, 10, 25], eachG: [10, 40, 150], setUpMin: [3, 5, 10] } },
+  { id: 'ring stone', name: 'Ring stones', values: { eachMin: [1, 2, 5], eachG: [0.3, 1, 4], setUpMin: [5, 8, 12] } },
+  {
+    id: 'sleeper',
+    name: 'Sleepers',
+    values: { eachMin: [0.2, 0.4, 1], eachG: [0.05, 0.1, 0.3], setUpMin: [5, 8, 12] },
+  },
+  {
+    id: 'running rail',
+    name: 'Running rails',
+    values: { perMMin: [10, 20, 40], eachG: [5, 12, 30], setUpMin: [5, 8, 12] },
+  },
+  { id: 'tile', name: 'Tiles', values: { eachMin: [0.1, 0.25, 0.6], eachG: [0.02, 0.05, 0.2], setUpMin: [3, 5, 8] } },
+  {
+    id: 'fibre fill',
+    name: 'Fibre fill for smoke and cloud',
+    values: { bulkKgPerL: [0.004, 0.008, 0.015], eachMin: [3, 6, 15], setUpMin: [2, 4, 6] },
+  },
+]);
+
+export const edgings = shelf('panel', 'C', 'memory', [
+  {
+    id: 'edge panel',
+    name: 'Edge panel, 3 mm',
+    use: 'A thin panel along each side, cut to the ground’s profile.',
+    values: {
+      densityKgM3: [450, 600, 950, 'B', 'trade'],
+      layerMm: [2, 3, 4],
+      perMMin: [15, 30, 60],
+      setUpMin: [5, 8, 12],
+      touchH: [0.5, 1, 2],
+      coatH: [1, 2, 4],
+      throughH: [12, 24, 36],
+    },
+  },
+]);

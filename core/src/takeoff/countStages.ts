@@ -1,0 +1,151 @@
+import type { Ground } from '../ground/index.ts';
+import { type Catalogue, catalogueOf } from '../materials/index.ts';
+import { type Count, nameOf, type Project } from '../project/index.ts';
+import { type Coefficient, type Range, scaleRange, sum } from '../units/index.ts';
+import { amountOf, measured, times } from './amounts.ts';
+import { readRow, stonesOf, tilesOf } from './counts.ts';
+import type { StageTakeoff, TakenMaterial } from './stage.ts';
+import { withSetUp } from './withSetUp.ts';
+
+interface Piece {
+  material: string;
+  name: string;
+  count: number;
+  how: string;
+}
+
+/** Everything that is counted piece by piece, each with its hours: rows on the ground, rings, tiles, fibre for smoke. */
+export function countStages(project: Pick<Project, 'rows' | 'counts' | 'materials'>, ground: Ground): StageTakeoff[] {
+  const catalogue = catalogueOf(project.materials);
+  return [
+    ...project.rows.map((row) => {
+      const read = readRow(row, ground);
+      const rails: TakenMaterial[] =
+        read.railMm > 0
+          ? [
+              {
+                name: 'Rail, all of it',
+                amount: measured('mm', read.railMm, 'length along the ground x rails', [mm('length', read.lengthMm)]),
+              },
+            ]
+          : [];
+      return stageOf(
+        catalogue,
+        `row-${row.id}`,
+        nameOf(row),
+        read.pieces,
+        rails,
+        row.kind === 'track' ? read.railMm / 2000 : 0,
+      );
+    }),
+    ...project.counts.map((count) => countedStage(catalogue, count)),
+  ].filter((stage) => stage.materials.length > 0);
+}
+
+const mm = (name: string, value: number) => ({ name, value, unit: 'mm' });
+
+function countedStage(catalogue: Catalogue, count: Count): StageTakeoff {
+  const id = `count-${count.id}`;
+  switch (count.kind) {
+    case 'ring': {
+      const { stones, wedgeDegrees, innerMm, outerMm } = stonesOf(count);
+      const one = (value: number) => value.toFixed(2);
+      const how = `each spans ${one(wedgeDegrees)} degrees: ${one(innerMm)} mm wide inside, ${one(outerMm)} mm outside`;
+      return stageOf(
+        catalogue,
+        id,
+        count.name,
+        [{ material: 'ring stone', name: 'Ring stones', count: stones, how }],
+        [],
+        0,
+      );
+    }
+    case 'tiling': {
+      const { courses, tiles } = tilesOf(count);
+      const how = `${courses} courses on each of ${count.faces} ${count.faces === 1 ? 'face' : 'faces'}, cut ones counted whole`;
+      return stageOf(catalogue, id, count.name, [{ material: 'tile', name: 'Tiles', count: tiles, how }], [], 0);
+    }
+    case 'fill': {
+      const bulk = catalogue.need('fibre fill', 'bulkKgPerL');
+      const fibre = amountOf(
+        'g',
+        count.volumeMl,
+        'volume x loose density',
+        [{ name: 'volume', value: count.volumeMl, unit: 'ml' }],
+        [times(bulk)],
+      );
+      return stageOf(
+        catalogue,
+        id,
+        count.name,
+        [{ material: 'fibre fill', name: 'Clouds to tease out', count: 1, how: 'one cloud' }],
+        [{ name: 'Fibre fill', amount: fibre, material: 'fibre fill' }],
+        0,
+      );
+    }
+  }
+}
+
+/** One counted thing with its minutes: so many pieces, and so many metres. */
+function stageOf(
+  catalogue: Catalogue,
+  id: string,
+  name: string,
+  pieces: readonly Piece[],
+  more: TakenMaterial[],
+  metres: number,
+): StageTakeoff {
+  const there = pieces.filter(({ count }) => count > 0);
+  const each = there.flatMap(({ material, count }) => part(catalogue.figure(material, 'eachMin'), count));
+  const along = metres > 0 ? part(catalogue.figure('running rail', 'perMMin'), metres) : [];
+  const minutes = [...each, ...along];
+  const work = sum(minutes.map(({ range }) => range));
+  const setUp = there.length ? catalogue.figure(there[0].material, 'setUpMin') : null;
+  return {
+    id,
+    stage: 'cover',
+    operation: 'plant',
+    title: name,
+    zones: [],
+    areaMm2: 0,
+    materials: [
+      ...there.map(({ material, name: called, count, how }) => ({
+        name: called,
+        amount: measured('each', count, how),
+        material,
+      })),
+      ...more,
+    ],
+    handsOn: withSetUp(
+      {
+        ...work,
+        unit: 'min',
+        working: {
+          expression: metres > 0 ? 'pieces x each + length x laying' : 'pieces x each',
+          inputs: [
+            ...there.map(({ name: called, count }) => ({ name: called.toLowerCase(), value: count, unit: '' })),
+            ...(metres > 0 ? [{ name: 'length', value: metres, unit: 'm' }] : []),
+          ],
+          coefficients: minutes.map(({ figure }) => figure),
+        },
+      },
+      setUp,
+      1,
+    ),
+    batches: null,
+    coats: 1,
+    coatWord: 'coat',
+    drying: { kind: 'none' },
+    after: [],
+    dryG: sum(
+      there
+        .flatMap(({ material, count }) => part(catalogue.figure(material, 'eachG'), count))
+        .map(({ range }) => range),
+    ),
+    money: null,
+    note: 'Can be made while glue and paste dry.',
+  };
+}
+
+const part = (figure: Coefficient | null, times: number): { figure: Coefficient; range: Range }[] =>
+  figure ? [{ figure, range: scaleRange(figure, times) }] : [];

@@ -1,0 +1,154 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { type Coat, catalogueOf, freeId, newCoat, operationWords, type Recipe } from '@hosket/core';
+import { GripVertical, Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { coatTexture } from '../../instruments/coatTextures.tsx';
+import { useProject } from '../../store/projectStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { useSay } from '../../ui/Figures.tsx';
+import { CoatFields } from './CoatFields.tsx';
+import { bandPx, coatName, coatRemark } from './coatWords.ts';
+
+interface Props {
+  recipe: Recipe;
+  onMove: (id: string, to: number) => void;
+  onCoat: (id: string, change: Partial<Coat>) => void;
+  onRecipe: (recipe: Recipe) => void;
+}
+
+/** A recipe drawn as what it builds up: foam below, each coat as a band (thicker than it is), the last one on top. Moved by dragging or keys. */
+export function BuildUp({ recipe, onMove, onCoat, onRecipe }: Props) {
+  const [open, setOpen] = useState<string | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  // The last coat is drawn on top.
+  const top = [...recipe.coats].reverse();
+  const chosen = recipe.coats.find(({ id }) => id === open);
+  const end = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    onMove(
+      String(active.id),
+      recipe.coats.findIndex(({ id }) => id === over.id),
+    );
+  };
+  const add = () => {
+    const id = freeId('coat', recipe.coats);
+    onRecipe({ ...recipe, coats: [...recipe.coats, newCoat(id, 'paint', 'acrylic')] });
+    setOpen(id);
+  };
+  return (
+    <div className="grid gap-3">
+      <div>
+        <DndContext
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          modifiers={[restrictToVerticalAxis, restrictToParentElement]}
+          onDragEnd={end}
+        >
+          <SortableContext items={top.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+            <ol aria-label={`Build-up of ${recipe.name}, from the top down`} className="border border-line">
+              {top.map((coat) => (
+                <Band
+                  key={coat.id}
+                  coat={coat}
+                  open={open === coat.id}
+                  onOpen={() => setOpen(open === coat.id ? null : coat.id)}
+                />
+              ))}
+            </ol>
+          </SortableContext>
+        </DndContext>
+        <div
+          aria-hidden="true"
+          className="flex h-9 items-center gap-2 border border-t-0 border-line bg-foam-a px-2 text-xs"
+        >
+          <span className="w-[74px]" />
+          foam, board, or what is there
+        </div>
+        <Button className="mt-2" onClick={add}>
+          <Plus size={14} aria-hidden /> Add a coat on top
+        </Button>
+      </div>
+      <div>
+        {chosen ? (
+          <>
+            <CoatFields coat={chosen} onChange={(change) => onCoat(chosen.id, change)} />
+            <Button
+              tone="quiet"
+              className="mt-2"
+              onClick={() => {
+                onRecipe({ ...recipe, coats: recipe.coats.filter(({ id }) => id !== chosen.id) });
+                setOpen(null);
+              }}
+            >
+              <Trash2 size={14} aria-hidden /> Take this coat out
+            </Button>
+          </>
+        ) : (
+          <p className="text-sm text-muted">
+            Pick a coat to change it. Drag a band to another place, or take hold of its handle with Space and move it
+            with the arrow keys. Bands are drawn thicker than the coats are.
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Band({ coat, open, onOpen }: { coat: Coat; open: boolean; onOpen: () => void }) {
+  const project = useProject();
+  const say = useSay();
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: coat.id,
+  });
+  const material = catalogueOf(project.materials).material(coat.material);
+  const name = coatName(coat, material);
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition, height: bandPx(coat) }}
+      className={`relative flex items-stretch border-b border-line bg-sheet ${isDragging ? 'z-10 shadow-lg' : ''} ${open ? 'outline-2 -outline-offset-2 outline-clay' : ''}`}
+    >
+      <button
+        ref={setActivatorNodeRef}
+        type="button"
+        className="flex w-6 shrink-0 cursor-grab items-center justify-center text-muted hover:text-graphite"
+        aria-label={`Move ${name}`}
+        {...attributes}
+        {...listeners}
+      >
+        <GripVertical size={14} aria-hidden />
+      </button>
+      <svg aria-hidden="true" className="h-full w-[52px] shrink-0 border-x border-line">
+        <rect width="100%" height="100%" fill={coatTexture(coat.operation)} />
+      </svg>
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={onOpen}
+        className="min-w-0 flex-1 cursor-pointer truncate px-2 text-left text-sm hover:text-clay"
+      >
+        {operationWords[coat.operation].title}: {name}
+        <span className="text-xs text-muted"> {coatRemark(coat, say.mm)}</span>
+      </button>
+    </li>
+  );
+}

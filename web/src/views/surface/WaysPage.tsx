@@ -1,0 +1,203 @@
+import {
+  compareWays,
+  doneIn,
+  type Part,
+  type PlanReport,
+  parts,
+  putRecipe,
+  recipeOf,
+  sayHours,
+  sayMinutes,
+  type WayRead,
+  wayOf,
+} from '@hosket/core';
+import { useMemo, useState } from 'react';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { pickZone, usePicked } from '../../store/viewStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ChoiceField } from '../../ui/Field.tsx';
+import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Heads } from '../../ui/Heads.tsx';
+import { pickedWearer, type Worn, wearersOf } from './wearers.ts';
+
+const partWords: Record<Part, string> = {
+  skin: 'Skin',
+  seal: 'Seal',
+  colour: 'Colour',
+  cover: 'Cover',
+  edge: 'Sides and walls',
+};
+
+/** One part of a recipe in every way it may be done, side by side: which takes one evening, and which three? */
+export function WaysPage({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const key = usePicked((state) => state.zone);
+  const all = useMemo(() => wearersOf(project, report), [project, report]);
+  const worn = pickedWearer(all, key);
+  const dressed = worn.key === 'edges' || worn.key === 'walls';
+  const [asked, setPart] = useState<Part>('colour');
+  const part = dressed ? 'edge' : asked === 'edge' ? 'colour' : asked;
+  const recipe = recipeOf(project, worn.recipe);
+  const bare = dressed && worn.recipe === null;
+  const { same, reads } = useMemo(() => {
+    const zones = bare
+      ? [worn]
+      : wearersOf(project, report).filter(
+          (one) => isDressed(one) === dressed && wornRecipe(project, one) === recipe.id && one.trueMm2 > 1,
+        );
+    const shown = bare ? { ...recipe, coats: [] } : recipe;
+    const surfaces = zones.map((one) => comparedOf(report, one, shown));
+    return { same: zones, reads: compareWays(project, surfaces, part) };
+  }, [project, report, part, recipe, bare, dressed, worn]);
+  const now = bare ? null : wayOf(recipe, part);
+  const priced = reads.some(({ money }) => money !== null);
+  return (
+    <div>
+      <div className="mb-2 flex flex-wrap items-end gap-3">
+        <ChoiceField
+          label="Zone"
+          value={worn.key}
+          options={all.map((one) => ({ value: one.key, text: one.name }))}
+          onValue={pickZone}
+        />
+        <ChoiceField
+          label="Part of the work"
+          value={part}
+          options={(dressed ? ['edge' as const] : parts.filter((one) => one !== 'edge')).map((one) => ({
+            value: one,
+            text: partWords[one],
+          }))}
+          onValue={setPart}
+        />
+        <p className="flex-1 text-sm text-muted">
+          {bare
+            ? `${worn.name} wear nothing yet.`
+            : `Recipe ${recipe.name}, on ${same.map(({ name }) => name).join(', ')}. The stack stays as it is. Evenings are your own sittings with nothing else to do.`}
+        </p>
+      </div>
+      <table className="w-full border-collapse text-sm">
+        <Heads
+          of={[
+            'Way',
+            'Takes',
+            'Coats',
+            'Hands-on',
+            'Sittings',
+            'Next may begin',
+            'Weighs',
+            ...(priced ? ['Costs'] : []),
+            '',
+          ]}
+        />
+        <tbody>
+          {reads.map((read) => (
+            <WayRow
+              key={read.way?.id ?? 'now'}
+              read={read}
+              chosen={read.way === null ? now === null : read.way.id === now?.id}
+              hidden={read.way === null && now !== null}
+              onTake={() => read.way && edit((p) => putRecipe(p, doneIn(recipe, read.way ?? { part, coats: [] })))}
+              canTake={!bare}
+              priced={priced}
+            />
+          ))}
+        </tbody>
+      </table>
+      {!priced && (
+        <p className="mt-2 text-xs text-muted">
+          Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or piece.
+        </p>
+      )}
+    </div>
+  );
+}
+
+const isDressed = (one: Worn) => one.key === 'edges' || one.key === 'walls';
+const wornRecipe = (project: Parameters<typeof recipeOf>[0], one: Worn) =>
+  isDressed(one) && one.recipe === null ? null : recipeOf(project, one.recipe).id;
+
+function comparedOf(report: PlanReport, { key, name, trueMm2 }: Worn, recipe: ReturnType<typeof recipeOf>) {
+  const zone = report.surfaces.find(({ id }) => (id ?? 'rest') === key);
+  const side = key === 'edges' ? report.dressed[0] : undefined;
+  return {
+    id: key,
+    name,
+    recipe,
+    trueMm2,
+    fillMl: zone?.fillMl ?? 0,
+    most95Mm: zone?.most95Mm ?? 0,
+    lengthM: side?.lengthM ?? 0,
+  };
+}
+
+interface RowProps {
+  read: WayRead;
+  chosen: boolean;
+  hidden: boolean;
+  canTake: boolean;
+  priced: boolean;
+  onTake: () => void;
+}
+
+function WayRow({ read, chosen, hidden, canTake, priced, onTake }: RowProps) {
+  const say = useSay();
+  const { currency } = useProject();
+  if (hidden || (read.way === null && !read.stages.length)) return null;
+  const { way, stages, coats, handsOnMin, evenings, untilNextH, dryG, money } = read;
+  const name = way?.name ?? 'As it is now';
+  const cell = 'border-b border-line py-1.5 pr-3 align-top';
+  return (
+    <tr aria-label={name} className={chosen ? 'bg-sheet' : ''}>
+      <th scope="row" className={`${cell} text-left font-normal ${chosen ? 'border-l-[3px] border-l-clay pl-2' : ''}`}>
+        {name}
+        <span className="block text-xs text-muted">{way?.when ?? 'Made your own.'}</span>
+      </th>
+      <td className={`${cell} text-xs`}>
+        {stages.map(({ id, materials: [main], batches }) => (
+          <span key={id} className="block">
+            <Figure text={amountText(main.amount.likely, main.amount.unit, say)} /> {main.name.toLowerCase()}
+            {batches && batches.of === 'bowl' && batches.count > 1 && `, ${batches.count} bowls`}
+          </span>
+        ))}
+      </td>
+      <td className={`${cell} text-right`}>
+        <Figure text={String(coats)} />
+      </td>
+      <td className={`${cell} text-right`}>
+        <Figure text={sayMinutes(handsOnMin)} />
+      </td>
+      <td className={`${cell} text-right`}>
+        <Figure text={evenings === null ? 'no hours' : String(evenings)} />
+      </td>
+      <td className={`${cell} text-right`}>
+        <Figure text={untilNextH === null ? '–' : `after ${sayHours(untilNextH)}`} />
+      </td>
+      <td className={`${cell} text-right`}>
+        <Figure text={say.mass(dryG.likely)} />
+      </td>
+      {priced && (
+        <td className={`${cell} text-right`}>
+          <Figure text={money === null ? 'no price' : `${money.toFixed(2)} ${currency}`} />
+        </td>
+      )}
+      <td className={`${cell} text-right`}>
+        {chosen ? (
+          <span className="text-xs text-muted">chosen</span>
+        ) : (
+          canTake && (
+            <Button aria-label={`Do it this way: ${name}`} onClick={onTake}>
+              Take
+            </Button>
+          )
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function amountText(value: number, unit: string, say: ReturnType<typeof useSay>): string {
+  if (unit === 'ml') return say.volume(value);
+  if (unit === 'g') return say.mass(value);
+  if (unit === 'mm2') return say.area(value);
+  return String(Math.round(value));
+}
