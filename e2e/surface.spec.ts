@@ -200,7 +200,7 @@ test('the posts of a fence that goes round a corner are counted, drawn and timed
   await page.getByRole('button', { name: 'Fence 1', exact: true }).click();
   await page.getByLabel('Its ends').selectOption('closed');
   await app.settled();
-  await expect(page.getByRole('group', { name: 'Plan of the base' })).toContainText('15 posts');
+  await expect(page.getByRole('group', { name: 'Plan of the base' })).toContainText('14 posts');
 });
 
 test('bands of a build-up are moved by keys and by dragging, changed, added and taken out', async ({ app, page }) => {
@@ -252,7 +252,7 @@ test('a recipe and the materials go out as files and come in elsewhere', async (
   expect(await textOf(csv)).toContain('Bog paste;paste;dryA;h/mm;4;6,4;11;yours');
 
   await app.projects();
-  await page.getByRole('button', { name: 'Start a project' }).click();
+  await page.getByRole('dialog', { name: 'Projects' }).getByRole('button', { name: 'Start my own' }).click();
   await app.show('Surface');
   const give = async (button: string, name: string, buffer: Buffer) => {
     const chooser = page.waitForEvent('filechooser');

@@ -81,10 +81,13 @@ function workThrough(
   let handsFree = 0;
   /** Sittings before this one are over. */
   let first = 0;
+  /** Operations before this one are begun. */
+  let lowest = 0;
   for (let n = 0; n < count; n++) {
+    while (begun[lowest]) lowest++;
     let next = -1;
     let soonest = Number.POSITIVE_INFINITY;
-    for (let k = 0; k < count && soonest > handsFree; k++) {
+    for (let k = lowest; k < count && soonest > handsFree; k++) {
       if (begun[k] || open[k] > 0) continue;
       const from = ready[k] > handsFree ? ready[k] : handsFree;
       if (from >= soonest) continue;
