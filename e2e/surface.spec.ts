@@ -100,6 +100,12 @@ test('schools of colouring side by side, by evenings; another one is taken', asy
   await app.settled();
   await expect(row('Spots on white')).toContainText('chosen');
   await expect(steps(page)).toContainText('ochre, grey, brown, green in spots');
+  await page.getByLabel('Part of the work').selectOption({ label: 'Joints of the stack' });
+  await expect(row('polyurethane')).toContainText('chosen');
+  await expect(row('quick rim, slow middle').getByRole('cell')).toHaveCount(5);
+  await page.getByRole('button', { name: 'Glue with contact spray' }).click();
+  await app.settled();
+  await expect(row('contact spray')).toContainText('chosen');
   await tab(page, 'Zones and recipes');
   await expect(page.getByRole('list', { name: /^Build-up/ })).toContainText('Wash: dark, over all');
 });

@@ -4,10 +4,8 @@ import {
   formatScale,
   type PlanReport,
   type Project,
-  sayAmount,
   sayClock,
   sayHours,
-  sayMinutes,
   sayTolerance,
   sayWork,
   type UnitSystem,
@@ -15,8 +13,8 @@ import {
 import { cutText } from './cutText.ts';
 import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
-import { sayBatches } from './sayBatches.ts';
 import { stackText } from './stackText.ts';
+import { surfaceText } from './surfaceText.ts';
 import { rule, table } from './table.ts';
 import { withinText } from './withinText.ts';
 
@@ -61,16 +59,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(stackText(project, report, system));
   lines.push(cutText(report, system));
 
-  lines.push(rule('Amounts'));
-  for (const stage of report.takeoff) {
-    lines.push(
-      `  ${stage.title}: ${sayMinutes(stage.handsOn.likely)}${stage.batches ? `, ${sayBatches(stage.batches, ml)}` : ''}\n`,
-    );
-    for (const { name, amount } of stage.materials) {
-      const said = sayAmount(amount, system);
-      lines.push(`    ${name}: ${said.likely}${said.range ? ` (${said.range})` : ''}\n`);
-    }
-  }
+  lines.push(surfaceText(project, report, system));
 
   lines.push(rule('Waits'));
   lines.push(

@@ -10,7 +10,7 @@ export {
   toolLimits,
   withLayout,
 } from './cutting/index.ts';
-export { type ComparedSurface, compareWays, type WayRead, wallClock } from './days/index.ts';
+export { type ComparedSurface, compareGlues, compareWays, type WayRead, wallClock } from './days/index.ts';
 export { createDrafter, DRAFT_NODES, type Draft } from './draft.ts';
 export {
   boundsOf,

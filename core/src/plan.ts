@@ -176,9 +176,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const cutKey = [layersKey, choiceKey, project.cutting, project.nest];
     const cutting = yield* read('cutting', cutKey, () => cuttingOf(project, chosenPlan.layers));
     left ||= memory.left();
-    const cutReport = yield* read('cutting report', [cutKey, project.sheets, project.offcuts], () =>
-      cuttingReport(project, cutting),
-    );
+    const cutReport = yield* memory.exact('cutting report', [cutKey, left], () => cuttingReport(project, cutting));
     // From here on what is used is what the pieces are laid on.
     const laidPlan = { ...chosenPlan, sheetsUsed: cutting.sheetsUsed };
     const chosen = workedOut(whole, laidPlan, paste, cutting);

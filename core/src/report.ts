@@ -15,7 +15,7 @@ import {
   zoneSchema,
 } from './reportLand.ts';
 import { areaReportSchema, finishSchema, frontSchema, schoolSchema, stackSchema } from './reportLayers.ts';
-import { amountSchema, rangeSchema } from './units/index.ts';
+import { amountSchema, coefficientSchema, rangeSchema } from './units/index.ts';
 
 /** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
 const waits = z.enum(['touch', 'coat', 'solvent', 'through']);
@@ -26,16 +26,16 @@ const dryingSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('paste'),
     depthMm: z.number(),
-    a: rangeSchema,
-    b: rangeSchema,
-    setMin: rangeSchema,
+    a: coefficientSchema,
+    b: coefficientSchema,
+    setMin: coefficientSchema,
     sets: z.boolean(),
   }),
   z.strictObject({
     kind: z.literal('hours'),
-    touch: rangeSchema,
-    coat: rangeSchema,
-    through: rangeSchema,
+    touch: coefficientSchema,
+    coat: coefficientSchema,
+    through: coefficientSchema,
     byAir: z.boolean(),
     what: z.string(),
   }),

@@ -5,6 +5,7 @@ import {
   glueOf,
   hydrationWater,
   materialSchema,
+  mixOf,
   noMaterials,
   plasterFreeWater,
   plasterYield,
@@ -90,6 +91,19 @@ describe('the catalogue', () => {
       const a = shippedCatalogue.need(id, 'dryA').likely;
       expect(Math.max(a / water, water / a), id).toBeLessThan(1.7);
     }
+  });
+
+  // Common practice, no source.
+  it('what the trade goes by: quick filler half and half, hard in 40 minutes; soil covered after two hours; fixative 1:3, seal 1:1', () => {
+    const quick = shippedCatalogue.need('quick filler', 'setMin');
+    expect(quick).toMatchObject({ likely: 40, source: { kind: 'trade', note: 'common practice, no source' } });
+    expect(shippedCatalogue.need('quick filler', 'powderParts').likely).toBe(1);
+    expect(shippedCatalogue.need('quick filler', 'workingMin')).toMatchObject({ low: 10, high: 15 });
+    const soil = shippedCatalogue.need('soil', 'coatH');
+    expect(soil.likely).toBe(2);
+    expect(soil.source.note).toContain('common practice, no source');
+    expect(mixOf('fixative')?.parts.map(({ parts }) => parts)).toEqual([1, 3]);
+    expect(mixOf('seal coat')?.parts.map(({ parts }) => parts)).toEqual([1, 1]);
   });
 
   it('longer fibres are kept by no less glue', () =>

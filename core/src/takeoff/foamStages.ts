@@ -69,7 +69,7 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
 }
 
 /** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is where the layer laid on it touches what is below. */
-export function gluing(project: Project, plan: LayerPlan): StageTakeoff {
+export function gluing(project: Project, plan: { layers: readonly { contactMm2: number }[] }): StageTakeoff {
   const glue = glueOf(project.stacking.glue, catalogueOf(project.materials));
   const areaMm2 = plan.layers.reduce((total, layer) => total + layer.contactMm2, 0);
   const perArea = amountOf('min', areaMm2 / 1e4, '', [], [times(labour.glueArea)]);

@@ -1,4 +1,5 @@
 export { postPlaces, readRow } from './counts.ts';
+export { gluing } from './foamStages.ts';
 export type { Batches, Drying, StageId, StageTakeoff, WaitKind } from './stage.ts';
 export { atPace, surfaceStages } from './surfaceStages.ts';
 export { dressedOf, surfacesOf } from './surfaces.ts';

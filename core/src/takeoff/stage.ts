@@ -1,5 +1,5 @@
 import type { Operation, Part } from '../project/index.ts';
-import type { Amount, Range } from '../units/index.ts';
+import type { Amount, Coefficient, Range } from '../units/index.ts';
 
 /** The stages of the work: foam, then the parts of the recipes. */
 export type StageId = 'cut' | 'glue' | 'carve' | Part;
@@ -13,9 +13,9 @@ export type Drying =
   /** The joints of the stack, each with its own time. */
   | { kind: 'joints' }
   /** Hours = F a d + b d^2 for the paste of 95 % of the ground; it sets by itself, or dries to be firm. */
-  | { kind: 'paste'; depthMm: number; a: Range; b: Range; setMin: Range; sets: boolean }
+  | { kind: 'paste'; depthMm: number; a: Coefficient; b: Coefficient; setMin: Coefficient; sets: boolean }
   /** Hours at 20 C and 50 %; `byAir` is water that must leave. */
-  | { kind: 'hours'; touch: Range; coat: Range; through: Range; byAir: boolean; what: string };
+  | { kind: 'hours'; touch: Coefficient; coat: Coefficient; through: Coefficient; byAir: boolean; what: string };
 
 /** A zone that a step is done on, and how much of it. */
 export interface StepZone {

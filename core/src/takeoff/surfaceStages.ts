@@ -40,6 +40,7 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
         areaMm2: touchedMm2(worn),
       })),
       after: earlier(catalogue, step.worn, last),
+      dryG: scaleRange(amounts.dryG, 1),
       money: moneyFor(catalogue, amounts),
       note: noteOf(catalogue, material),
     });

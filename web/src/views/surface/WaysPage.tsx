@@ -8,8 +8,11 @@ import {
   recipeOf,
   sayHours,
   sayMinutes,
+  takeRecipe,
+  type Way,
   type WayRead,
   wayOf,
+  wear,
 } from '@hosket/core';
 import { useMemo, useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
@@ -18,9 +21,12 @@ import { Button } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';
+import { GluesTable } from './GluesTable.tsx';
 import { pickedWearer, type Worn, wearersOf } from './wearers.ts';
 
-const partWords: Record<Part, string> = {
+type Compared = Part | 'joints';
+const partWords: Record<Compared, string> = {
+  joints: 'Joints of the stack',
   skin: 'Skin',
   seal: 'Seal',
   colour: 'Colour',
@@ -35,8 +41,9 @@ export function WaysPage({ report }: { report: PlanReport }) {
   const all = useMemo(() => wearersOf(project, report), [project, report]);
   const worn = pickedWearer(all, key);
   const dressed = worn.key === 'edges' || worn.key === 'walls';
-  const [asked, setPart] = useState<Part>('colour');
-  const part = dressed ? 'edge' : asked === 'edge' ? 'colour' : asked;
+  const [asked, setPart] = useState<Compared>('colour');
+  const joints = asked === 'joints';
+  const part: Part = dressed ? 'edge' : asked === 'edge' || asked === 'joints' ? 'colour' : asked;
   const recipe = recipeOf(project, worn.recipe);
   const bare = dressed && worn.recipe === null;
   const { same, reads } = useMemo(() => {
@@ -50,6 +57,14 @@ export function WaysPage({ report }: { report: PlanReport }) {
     return { same: zones, reads: compareWays(project, surfaces, part) };
   }, [project, report, part, recipe, bare, dressed, worn]);
   const now = bare ? null : wayOf(recipe, part);
+  /** What wears nothing yet gets a recipe of that way alone. */
+  const take = (way: Way) =>
+    edit((p) => {
+      if (!bare) return putRecipe(p, doneIn(recipe, way));
+      const fresh = { id: way.id, name: way.name, note: '', roughness: 1, coats: [...way.coats] };
+      const taken = takeRecipe(p, fresh);
+      return wear(taken.project, worn.wearer, taken.id);
+    });
   const priced = reads.some(({ money }) => money !== null);
   return (
     <div>
@@ -62,51 +77,62 @@ export function WaysPage({ report }: { report: PlanReport }) {
         />
         <ChoiceField
           label="Part of the work"
-          value={part}
-          options={(dressed ? ['edge' as const] : parts.filter((one) => one !== 'edge')).map((one) => ({
+          value={joints ? 'joints' : part}
+          options={(dressed
+            ? (['joints', 'edge'] as const)
+            : (['joints', ...parts.filter((one) => one !== 'edge')] as const)
+          ).map((one) => ({
             value: one,
             text: partWords[one],
           }))}
           onValue={setPart}
         />
         <p className="flex-1 text-sm text-muted">
-          {bare
-            ? `${worn.name} wear nothing yet.`
-            : `Recipe ${recipe.name}, on ${same.map(({ name }) => name).join(', ')}. The stack stays as it is. Evenings are your own sittings with nothing else to do.`}
+          {joints
+            ? 'Every glue on the joints of this stack in your air. Foam-safe kinds only; the layers stay where they are.'
+            : bare
+              ? `${worn.name} wear nothing yet.`
+              : `Recipe ${recipe.name}, on ${same.map(({ name }) => name).join(', ')}. The stack stays as it is. Evenings are your own sittings with nothing else to do.`}
         </p>
       </div>
-      <table className="w-full border-collapse text-sm">
-        <Heads
-          of={[
-            'Way',
-            'Takes',
-            'Coats',
-            'Hands-on',
-            'Sittings',
-            'Next may begin',
-            'Weighs',
-            ...(priced ? ['Costs'] : []),
-            '',
-          ]}
-        />
-        <tbody>
-          {reads.map((read) => (
-            <WayRow
-              key={read.way?.id ?? 'now'}
-              read={read}
-              chosen={read.way === null ? now === null : read.way.id === now?.id}
-              hidden={read.way === null && now !== null}
-              onTake={() => read.way && edit((p) => putRecipe(p, doneIn(recipe, read.way ?? { part, coats: [] })))}
-              canTake={!bare}
-              priced={priced}
+      {joints ? (
+        <GluesTable report={report} />
+      ) : (
+        <>
+          <table className="w-full border-collapse text-sm">
+            <Heads
+              of={[
+                'Way',
+                'Takes',
+                'Coats',
+                'Hands-on',
+                'Sittings',
+                'Next may begin',
+                'Weighs',
+                ...(priced ? ['Costs'] : []),
+                '',
+              ]}
             />
-          ))}
-        </tbody>
-      </table>
-      {!priced && (
-        <p className="mt-2 text-xs text-muted">
-          Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or piece.
-        </p>
+            <tbody>
+              {reads.map((read) => (
+                <WayRow
+                  key={read.way?.id ?? 'now'}
+                  read={read}
+                  chosen={read.way === null ? now === null : read.way.id === now?.id}
+                  hidden={read.way === null && now !== null}
+                  onTake={() => read.way && take(read.way)}
+                  priced={priced}
+                />
+              ))}
+            </tbody>
+          </table>
+          {!priced && (
+            <p className="mt-2 text-xs text-muted">
+              Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or
+              piece.
+            </p>
+          )}
+        </>
       )}
     </div>
   );
@@ -134,12 +160,11 @@ interface RowProps {
   read: WayRead;
   chosen: boolean;
   hidden: boolean;
-  canTake: boolean;
   priced: boolean;
   onTake: () => void;
 }
 
-function WayRow({ read, chosen, hidden, canTake, priced, onTake }: RowProps) {
+function WayRow({ read, chosen, hidden, priced, onTake }: RowProps) {
   const say = useSay();
   const { currency } = useProject();
   if (hidden || (read.way === null && !read.stages.length)) return null;
@@ -184,11 +209,9 @@ function WayRow({ read, chosen, hidden, canTake, priced, onTake }: RowProps) {
         {chosen ? (
           <span className="text-xs text-muted">chosen</span>
         ) : (
-          canTake && (
-            <Button aria-label={`Do it this way: ${name}`} onClick={onTake}>
-              Take
-            </Button>
-          )
+          <Button aria-label={`Do it this way: ${name}`} onClick={onTake}>
+            Take
+          </Button>
         )}
       </td>
     </tr>

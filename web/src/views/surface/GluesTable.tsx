@@ -1,0 +1,62 @@
+import { compareGlues, type Glue, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
+import { useMemo } from 'react';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Heads } from '../../ui/Heads.tsx';
+
+/** Every way of gluing this stack: how much, how soon it holds, how long it dries. */
+export function GluesTable({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const say = useSay();
+  const reads = useMemo(() => compareGlues(project, report.stack.layers), [project, report]);
+  const take = (glue: Glue) => edit((p) => ({ ...p, stacking: { ...p.stacking, glue } }));
+  const cell = 'border-b border-line py-1.5 pr-3 align-top';
+  if (!reads.length) return <p className="text-sm text-muted">There are no layers to glue yet.</p>;
+  return (
+    <table className="w-full border-collapse text-sm">
+      <Heads of={['Glue', 'Takes', 'Hands-on', 'Holds after', 'Dry after', '']} />
+      <tbody>
+        {reads.map(({ glue, materials, handsOnMin, hold, dry, note }) => {
+          const chosen = glue === project.stacking.glue;
+          return (
+            <tr key={glue} aria-label={glue} className={chosen ? 'bg-sheet' : ''}>
+              <th
+                scope="row"
+                className={`${cell} text-left font-normal ${chosen ? 'border-l-[3px] border-l-clay pl-2' : ''}`}
+              >
+                {glue[0].toUpperCase() + glue.slice(1)}
+                <span className="block text-xs text-muted">{note}</span>
+              </th>
+              <td className={`${cell} text-xs`}>
+                {materials.map(({ name, amount }) => (
+                  <span key={name} className="block">
+                    <Figure text={say.mass(amount.likely)} /> {name.replace('Joint glue, ', '').toLowerCase()}
+                  </span>
+                ))}
+              </td>
+              <td className={`${cell} text-right`}>
+                <Figure text={sayMinutes(handsOnMin)} />
+              </td>
+              <td className={`${cell} text-right`}>
+                <Figure text={sayHours(hold.likely)} />
+              </td>
+              <td className={`${cell} text-right`}>
+                <Figure text={sayHours(dry.likely)} />
+              </td>
+              <td className={`${cell} text-right`}>
+                {chosen ? (
+                  <span className="text-xs text-muted">chosen</span>
+                ) : (
+                  <Button aria-label={`Glue with ${glue}`} onClick={() => take(glue)}>
+                    Take
+                  </Button>
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
