@@ -140,6 +140,14 @@ for (const [width, height] of [
         name,
       ).toBeLessThanOrEqual(0);
     }
+    await app.show('Surface');
+    for (const name of ['Ways side by side', 'Depth of paste', 'Counted things', 'Mixes', 'Materials']) {
+      await page.getByRole('tab', { name, exact: true }).click();
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+        name,
+      ).toBeLessThanOrEqual(0);
+    }
   });
 
 test('the plan and the section keep their place when a number changes', async ({ app, page }) => {

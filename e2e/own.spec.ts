@@ -95,7 +95,7 @@ test('a file that cannot be read is refused with the place and the reason, and t
   const before = await app.figures();
   for (const [name, text, words] of [
     ['empty.json', '', 'The file is empty'],
-    ['newer.json', '{"format":"hosket-project","version":7}', 'version 7'],
+    ['newer.json', '{"format":"hosket-project","version":99}', 'version 99'],
     ['broken.json', '{"format":"hosket-project","version":1,"name":4}', 'name: Invalid input'],
   ]) {
     const path = info.outputPath(name);

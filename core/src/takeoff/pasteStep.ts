@@ -3,7 +3,8 @@ import { bulkMm, type Project } from '../project/index.ts';
 import { type Amount, sum } from '../units/index.ts';
 import { amountOf, lost, over, reworked, times } from './amounts.ts';
 import { dryMass, handsOnOf, lossOf, maybe, type StepAmounts, type StepContext, zeroG } from './context.ts';
-import type { Batches } from './stage.ts';
+import { mixParts } from './mixParts.ts';
+import type { Batches, TakenMaterial } from './stage.ts';
 import { touchedBy, touchedMm2, type Worn } from './wornSurface.ts';
 
 /** What paste is to be laid: under a skin what fills the steps as well, and how deep it lies. */
@@ -77,14 +78,16 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
       : null;
   const tint = catalogue.figure(material, 'tintPercent');
   const paint = tint && amountOf('ml', netMl / 100, `${words} x tint`, inputs, [...losses, times(tint)]);
+  const stirred = mixParts(material, mixed);
   const materials = [
     { name: powder ? `${name}, mixed` : name, amount: mixed, material },
     ...(powder ? [{ name: 'of it powder', amount: powder }] : []),
     ...(water ? [{ name: 'of it water', amount: water }] : []),
     ...(paint ? [{ name: 'paint stirred in', amount: paint }] : []),
+    ...stirred,
   ];
   const alone = handsOnOf(context, areaMm2, 0);
-  const batches = bowls(context, alone.likely * context.pace, coats, mixed, powder, water);
+  const batches = bowls(context, alone.likely * context.pace, coats, mixed, powder, water, stirred);
   const kept = amountOf('ml', netMl, '', [], shrink ? [lost(shrink)] : []);
   return {
     title: `${fillMl > 0 ? 'Fill and skin' : worn[0].coat.operation === 'skin' ? 'Skin' : name}${fillMl > 0 || worn[0].coat.operation === 'skin' ? `, ${lower(name)}` : ''}`,
@@ -121,6 +124,7 @@ function bowls(
   mixed: Amount,
   powder: Amount | null,
   water: Amount | null,
+  stirred: readonly TakenMaterial[],
 ): Batches {
   const sure = catalogue.figure(material, 'workingMin')?.low ?? Number.POSITIVE_INFINITY;
   const byTime = sure > 0 ? Math.max(1, Math.ceil(spreadMin / sure - 1e-6)) : 1;
@@ -131,7 +135,11 @@ function bowls(
     of: 'bowl',
     count,
     mlEach: mixed.likely / count,
-    recipe: [...(powder ? [`${each(powder)} g of powder`] : []), ...(water ? [`${each(water)} ml of water`] : [])],
+    recipe: [
+      ...(powder ? [`${each(powder)} g of powder`] : []),
+      ...(water ? [`${each(water)} ml of water`] : []),
+      ...stirred.map(({ name, amount }) => `${each(amount)} ml ${name.replace('of it', 'of')}`),
+    ],
     why: `${Math.round(spreadMin)} min of spreading against ${sure} min of sure working time${coats > 1 ? `; ${coats} coats of at most ${most} mm` : ''}`,
   };
 }

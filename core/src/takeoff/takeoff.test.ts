@@ -166,6 +166,16 @@ describe('coats of a recipe', () => {
     near(amount(soil, 'of it medium').likely, amount(soil, 'Fixative').likely / 4, 1e-9);
   });
 
+  it('moss paste is stirred from its parts, and each bowl says of what', () => {
+    const moss = step(newCoat('m', 'spread', 'moss paste', { thicknessMm: 2 }));
+    const whole = amount(moss, 'Moss');
+    near(amount(moss, 'of it PVA').likely, whole.likely / 3, 1e-9);
+    near(amount(moss, 'of it ground foam').likely, whole.likely / 2, 1e-9);
+    expect(moss.batches?.recipe).toHaveLength(3);
+    // 2 mm over the true surface, 15 % spilt; no powder is weighed out.
+    near(whole.likely, (ground.surface.trueMm2 * 2) / 1000 / 0.85, 1e-6);
+  });
+
   it('tufts stand by their density until they keep no distance', () => {
     const area = ground.surface.trueMm2;
     const free = step(newCoat('t', 'plant', 'tuft', { per100Cm2: 6, apartMm: 5 }));

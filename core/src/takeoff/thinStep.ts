@@ -1,8 +1,8 @@
-import { mixOf } from '../materials/index.ts';
 import { type Amount, atLeast, scaleRange } from '../units/index.ts';
 import { amountOf, over, reworked, times } from './amounts.ts';
 import { leastPerColour, roughnessOf } from './common.ts';
 import { dryMass, handsOnOf, hoursOf, lossOf, maybe, type StepAmounts, type StepContext } from './context.ts';
+import { mixParts } from './mixParts.ts';
 import { cm2, type TakenMaterial } from './stage.ts';
 import { touchedBy, touchedMm2 } from './wornSurface.ts';
 
@@ -33,16 +33,6 @@ export function thinAmounts(context: StepContext): StepAmounts {
   const paintOnly = thinned ? reworked(laid, scaleRange(laid, 1 / (1 + water)), `1 part in ${1 + water}`) : laid;
   const least = scaleRange(leastPerColour, tones ? coats : 1);
   const paint = atLeastOf(paintOnly, least);
-  const mix = mixOf(material);
-  const shares: TakenMaterial[] = mix
-    ? mix.parts.map(({ name: part, parts }) => {
-        const share = parts / mix.parts.reduce((all, other) => all + other.parts, 0);
-        return {
-          name: `of it ${part}`,
-          amount: reworked(paint, scaleRange(paint, share), `${Math.round(share * 100)} % of it`),
-        };
-      })
-    : [];
   const thinning: TakenMaterial[] =
     water > 0
       ? [
@@ -56,7 +46,7 @@ export function thinAmounts(context: StepContext): StepAmounts {
   return {
     title: `${colour ? `${lead(operation)} ${colour}, ${name[0].toLowerCase()}${name.slice(1)}` : name}${often}`,
     areaMm2,
-    materials: [{ name, amount: paint, material }, ...shares, ...thinning],
+    materials: [{ name, amount: paint, material }, ...mixParts(material, paint), ...thinning],
     handsOn: handsOnOf(context, square, 1),
     batches: null,
     coats,

@@ -1,12 +1,13 @@
 import { type RefObject, useEffect, useState } from 'react';
 
-/** Whether what an element holds is longer than the element, so that it must be scrolled. */
+/** Whether what an element holds is longer or wider than the element, so that it must be scrolled. */
 export function useOverflows(element: RefObject<HTMLElement | null>): boolean {
   const [overflows, setOverflows] = useState(false);
   useEffect(() => {
     const watched = element.current;
     if (!watched) return;
-    const measure = () => setOverflows(watched.scrollHeight > watched.clientHeight + 1);
+    const measure = () =>
+      setOverflows(watched.scrollHeight > watched.clientHeight + 1 || watched.scrollWidth > watched.clientWidth + 1);
     const sizes = new ResizeObserver(measure);
     sizes.observe(watched);
     const contents = new MutationObserver(measure);

@@ -24,7 +24,7 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onValue(next as T)}
-      className="flex gap-1"
+      className="flex flex-wrap gap-1"
     >
       {options.map((name) => (
         <ToggleGroup.Item

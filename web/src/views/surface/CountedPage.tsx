@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button.tsx';
 import { MeasureField, NumberField, WordsField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
 
 const beginnings: Record<Count['kind'], (id: string) => Count> = {
   ring: (id) => ({
@@ -98,7 +99,7 @@ function RowTable({ report }: { report: PlanReport }) {
   const go = useNavigate();
   const say = useSay();
   return (
-    <table className="w-full border-collapse text-sm">
+    <WideTable>
       <Heads of={['Row', 'Kind', 'Along the ground', 'Pieces', 'Rail']} />
       <tbody>
         {project.rows.map((row) => {
@@ -134,7 +135,7 @@ function RowTable({ report }: { report: PlanReport }) {
           );
         })}
       </tbody>
-    </table>
+    </WideTable>
   );
 }
 

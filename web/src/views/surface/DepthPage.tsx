@@ -7,6 +7,7 @@ import { useSize } from '../../instruments/useSize.ts';
 import { showPlace, usePicked, useView } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
 import { zoneKeyOf } from './wearers.ts';
 
 /** How deep fill and skin lie together: a map, a curve, and the deepest spot of each zone. */
@@ -35,7 +36,7 @@ export function DepthPage({ report }: { report: PlanReport }) {
         </div>
         <DepthCurve report={report} />
       </div>
-      <table className="mt-3 w-full border-collapse text-sm">
+      <WideTable>
         <Heads of={['Zone', 'Fill', 'Skin', '95 % no deeper than', 'Deepest spot', '']} />
         <tbody>
           {there.map(({ id, name, fillMl, skinMl, most95Mm, deepestMm, deepestAt }) => (
@@ -69,7 +70,7 @@ export function DepthPage({ report }: { report: PlanReport }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </WideTable>
     </div>
   );
 }

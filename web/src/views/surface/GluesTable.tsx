@@ -4,6 +4,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
 
 /** Every way of gluing this stack: how much, how soon it holds, how long it dries. */
 export function GluesTable({ report }: { report: PlanReport }) {
@@ -14,7 +15,7 @@ export function GluesTable({ report }: { report: PlanReport }) {
   const cell = 'border-b border-line py-1.5 pr-3 align-top';
   if (!reads.length) return <p className="text-sm text-muted">There are no layers to glue yet.</p>;
   return (
-    <table className="w-full border-collapse text-sm">
+    <WideTable>
       <Heads of={['Glue', 'Takes', 'Hands-on', 'Holds after', 'Dry after', '']} />
       <tbody>
         {reads.map(({ glue, materials, handsOnMin, hold, dry, note }) => {
@@ -31,7 +32,7 @@ export function GluesTable({ report }: { report: PlanReport }) {
               <td className={`${cell} text-xs`}>
                 {materials.map(({ name, amount }) => (
                   <span key={name} className="block">
-                    <Figure text={say.mass(amount.likely)} /> {name.replace('Joint glue, ', '').toLowerCase()}
+                    <Figure text={say.mass(amount.likely)} /> {name.replace('Joint glue, ', '')}
                   </span>
                 ))}
               </td>
@@ -57,6 +58,6 @@ export function GluesTable({ report }: { report: PlanReport }) {
           );
         })}
       </tbody>
-    </table>
+    </WideTable>
   );
 }

@@ -24,6 +24,7 @@ import { Heads } from '../../ui/Heads.tsx';
 import { OwnFigure } from '../../ui/OwnFigure.tsx';
 import { pickFile } from '../../ui/pickFile.ts';
 import { say, sayWrong } from '../../ui/toast.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
 
 const formWords: Record<Form, string> = {
   foam: 'Foams',
@@ -169,7 +170,7 @@ function OneMaterial({ material }: { material: Material }) {
           Usual packs: {material.packs.map(({ amount, unit }) => `${amount} ${unit}`).join(', ')}.
         </p>
       )}
-      <table className="mt-2 w-full border-collapse text-sm">
+      <WideTable>
         <Heads of={['Figure', 'Low', 'Likely', 'High', 'Unit', 'Source', '']} />
         <tbody>
           {known.map((property) => {
@@ -193,7 +194,7 @@ function OneMaterial({ material }: { material: Material }) {
             );
           })}
         </tbody>
-      </table>
+      </WideTable>
       <div className="mt-2 flex max-w-[460px] items-end gap-2">
         <ChoiceField
           label="Another figure"

@@ -4,6 +4,7 @@ import { useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
 
 const tidy = (value: number) => (value >= 10 ? String(Math.round(value)) : String(Math.round(value * 10) / 10));
 
@@ -67,7 +68,7 @@ export function MixesPage() {
           <MeasureField label="How much" kind="volume" value={ml} least={0.1} most={100_000} onValue={setMl} />
         )}
       </div>
-      <table className="w-full border-collapse text-sm" aria-label={`${mix.name}, measured out`}>
+      <WideTable label={`${mix.name}, measured out`}>
         <Heads of={['Of', 'Volume', 'Mass', 'Teaspoons of 5 ml', 'Drops']} />
         <tbody>
           {measured.map(({ name, ml: volume, g, teaspoons, drops }) => (
@@ -90,7 +91,7 @@ export function MixesPage() {
             </tr>
           ))}
         </tbody>
-      </table>
+      </WideTable>
       <p className="mt-2 text-xs text-muted">
         A drop is taken as 0.05 ml. Powders are measured loose: shake them down and there is more in the spoon. Common
         practice, no source.

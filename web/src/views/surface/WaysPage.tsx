@@ -21,6 +21,7 @@ import { Button } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
 import { GluesTable } from './GluesTable.tsx';
 import { pickedWearer, type Worn, wearersOf } from './wearers.ts';
 
@@ -99,7 +100,7 @@ export function WaysPage({ report }: { report: PlanReport }) {
         <GluesTable report={report} />
       ) : (
         <>
-          <table className="w-full border-collapse text-sm">
+          <WideTable>
             <Heads
               of={[
                 'Way',
@@ -125,7 +126,7 @@ export function WaysPage({ report }: { report: PlanReport }) {
                 />
               ))}
             </tbody>
-          </table>
+          </WideTable>
           {!priced && (
             <p className="mt-2 text-xs text-muted">
               Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or
