@@ -5,7 +5,9 @@ import { boards, foams, laidIn } from './shelf/bodies.ts';
 import { countedThings, edgings, fibresOnShelf, looseCovers } from './shelf/covers.ts';
 import { gluesOnShelf } from './shelf/glues.ts';
 import { liquids, paints, powders } from './shelf/paints.ts';
-import { pastes } from './shelf/pastes.ts';
+import { plies } from './shelf/plies.ts';
+import { powderPastes } from './shelf/powderPastes.ts';
+import { readyPastes } from './shelf/readyPastes.ts';
 import { notes } from './shelf/row.ts';
 
 /** Everything that Hosket knows without being told. */
@@ -13,7 +15,9 @@ export const shippedMaterials: readonly Material[] = [
   ...foams,
   ...boards,
   ...gluesOnShelf,
-  ...pastes,
+  ...powderPastes,
+  ...readyPastes,
+  ...plies,
   ...paints,
   ...powders,
   ...looseCovers,

@@ -1,5 +1,5 @@
 import { type Catalogue, catalogueOf } from '../materials/index.ts';
-import { type Coat, fillPasteOf, type Operation, operationWords, type Project } from '../project/index.ts';
+import { type Coat, fillPasteOf, newCoat, type Operation, operationWords, type Project } from '../project/index.ts';
 import { scaleRange } from '../units/index.ts';
 import type { StepAmounts, StepContext } from './context.ts';
 import { countedAmounts, fibreAmounts, looseAmounts, panelAmounts } from './coverStep.ts';
@@ -53,36 +53,13 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
 function withFill(project: Shelf, catalogue: Catalogue, surface: WornSurface): WornSurface {
   const { recipe, fillMl } = surface;
   if (fillMl < LEAST_FILL_ML || recipe.coats.some((coat) => fills(catalogue, coat))) return surface;
-  const fill: Coat = { ...emptyCoat, id: 'fill', material: fillPasteOf(project, recipe) };
+  const fill = newCoat('fill', 'skin', fillPasteOf(project, recipe), { thicknessMm: 0 });
   return {
     ...surface,
     recipe: { ...recipe, coats: [fill, ...recipe.coats] },
     coatMm2: [surface.trueMm2, ...surface.coatMm2],
   };
 }
-
-const emptyCoat: Omit<Coat, 'id' | 'material'> = {
-  operation: 'skin',
-  colour: '',
-  thicknessMm: 0,
-  coats: 1,
-  sharePercent: 100,
-  thinParts: null,
-  tool: 'spatula',
-  per100Cm2: null,
-  apartMm: null,
-  when: {
-    slope: null,
-    height: null,
-    water: null,
-    wall: null,
-    rock: null,
-    way: null,
-    wetness: null,
-    shade: null,
-    edge: null,
-  },
-};
 
 /** Whether a coat is a paste of the skin: the first such coat of a zone fills the steps under it too. */
 const fills = (catalogue: Catalogue, { operation, material }: Coat): boolean =>
