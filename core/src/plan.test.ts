@@ -226,6 +226,21 @@ describe('what always holds', () => {
   });
 });
 
+describe('coats that cannot be worked out', () => {
+  it('are told with the reason, and stop nothing', () => {
+    const project = small([circle(45, 40, 24, 47)]);
+    const [recipe] = project.recipes;
+    const [skin, seal, ...rest] = recipe.coats;
+    const broken = [skin, { ...seal, material: 'compound' }, { ...rest[0], material: 'gone' }, ...rest.slice(1)];
+    const { report } = plan({ ...project, recipes: [{ ...recipe, coats: broken }] });
+    const told = report.findings.filter(({ code }) => code === 'coat-left-out').map(({ message }) => message);
+    expect(told).toEqual([expect.stringContaining('gone is not in the catalogue')]);
+    expect(report.takeoff.some(({ operation }) => operation === 'grass')).toBe(true);
+    const wrong = plan({ ...project, recipes: [{ ...recipe, coats: [skin, { ...seal, material: 'soil' }] }] }).report;
+    expect(wrong.findings.map(({ message }) => message).join()).toContain('Seal is not done with Sifted dried soil');
+  });
+});
+
 describe('the demo, Harl Quarry', () => {
   const before = plan(demo).report;
 

@@ -1,4 +1,4 @@
-import { benchAir, noBenchHours, pasteTooDeep, slowJoints } from './buildRules.ts';
+import { benchAir, coatsLeftOut, noBenchHours, pasteTooDeep, slowJoints } from './buildRules.ts';
 import { clashingPieces, closeSeams, cutOtherwise, droppedSlivers, hardForTheTool, piecesNowhere } from './cutRules.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
 import { besideTheBase, brokenLimits, housesOffTheRoad, outOfRoom, slidingFigures, tooNear } from './fitRules.ts';
@@ -63,6 +63,7 @@ const rules: readonly Rule[] = [
   hardForTheTool,
   droppedSlivers,
   pasteTooDeep,
+  coatsLeftOut,
   slowJoints,
   benchAir,
   noBenchHours,

@@ -111,6 +111,17 @@ describe('the catalogue', () => {
       2.5, 3, 4, 5,
     ]));
 
+  it('nothing shipped lacks what its form cannot do without; an own material may, and says what', () => {
+    for (const { id } of shippedMaterials) expect(shippedCatalogue.missing(id), id).toEqual([]);
+    const paste = shippedMaterials.find(({ id }) => id === 'compound')!;
+    const { dryA: _, ...values } = paste.values;
+    const half = { ...paste, id: 'half', values };
+    const none = { material: 'half', property: 'mostPerCoatMm' as const, low: 0, likely: 0, high: 0, note: '' };
+    expect(catalogueOf({ added: [half], values: [] }).missing('half')).toEqual(['dryA']);
+    expect(catalogueOf({ added: [half], values: [none] }).missing('half')).toEqual(['mostPerCoatMm', 'dryA']);
+    expect(shippedCatalogue.missing('nobody knows it')).toEqual([]);
+  });
+
   it('the builder’s own figure counts, and the shipped one stays beside it', () => {
     const own = {
       added: [],

@@ -1,5 +1,5 @@
 import type { Coefficient, Range } from '../units/index.ts';
-import type { Material, OwnMaterials, OwnValue } from './materialSchema.ts';
+import type { Form, Material, OwnMaterials, OwnValue } from './materialSchema.ts';
 import { type Property, properties } from './properties.ts';
 import { boards, foams, laidIn } from './shelf/bodies.ts';
 import { countedThings, edgings, fibresOnShelf, looseCovers } from './shelf/covers.ts';
@@ -39,7 +39,22 @@ export interface Catalogue {
   figure: (id: string, property: Property) => Coefficient | null;
   /** A figure that every material of its form has. Throws where it is missing. */
   need: (id: string, property: Property) => Coefficient;
+  /** The figures without which a material cannot be worked with, and that it has not. */
+  missing: (id: string) => Property[];
 }
+
+/** What amounts and waits of each form cannot do without; anything else may be left open. */
+const needed: Partial<Record<Form, readonly Property[]>> = {
+  foam: ['densityKgM3', 'vapourResistance'],
+  paste: ['mostPerCoatMm', 'setMin', 'dryA', 'dryB', 'dryKgPerL'],
+  ply: ['plyMm', 'plyPasteGPerM2', 'touchH', 'coatH', 'throughH'],
+  thin: ['spreadM2PerL'],
+  loose: ['layerMm', 'bulkKgPerL'],
+  fibre: ['keptG', 'glueMl', 'patchCm2', 'openMin'],
+  panel: ['layerMm', 'densityKgM3'],
+};
+/** These may be nothing at all. */
+const mayBeZero: readonly Property[] = ['plyPasteGPerM2'];
 
 const known = new WeakMap<OwnMaterials, Catalogue>();
 
@@ -74,6 +89,11 @@ function build(own: OwnMaterials): Catalogue {
       if (!value) throw new Error(`${id} has no ${properties[property].name}`);
       return value;
     },
+    missing: (id) =>
+      (needed[byId.get(id)?.form ?? 'laid'] ?? []).filter((property) => {
+        const value = figure(id, property);
+        return !value || (value.likely <= 0 && !mayBeZero.includes(property));
+      }),
   };
 }
 

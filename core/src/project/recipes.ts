@@ -90,6 +90,11 @@ export const skinMmOf = (project: Shelf, recipe: Recipe = recipeOf(project, null
 /** The paste that fills the steps under a skin: the first of its coats that is one, else that of the project's own recipe. */
 export function fillPasteOf(project: Shelf, recipe: Recipe = recipeOf(project, null)): string {
   const first = (worn: Recipe) =>
-    worn.coats.find((coat) => coat.operation === 'skin' && formOf(project, coat) === 'paste');
+    worn.coats.find(
+      (coat) =>
+        coat.operation === 'skin' &&
+        formOf(project, coat) === 'paste' &&
+        !catalogueOf(project.materials).missing(coat.material).length,
+    );
   return first(recipe)?.material ?? first(recipeOf(project, null))?.material ?? 'compound';
 }

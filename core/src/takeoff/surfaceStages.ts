@@ -63,17 +63,17 @@ function withFill(project: Shelf, catalogue: Catalogue, surface: WornSurface): W
 
 /** Whether a coat is a paste of the skin: the first such coat of a zone fills the steps under it too. */
 const fills = (catalogue: Catalogue, { operation, material }: Coat): boolean =>
-  operation === 'skin' && catalogue.material(material)?.form === 'paste';
+  operation === 'skin' && catalogue.material(material)?.form === 'paste' && !catalogue.missing(material).length;
 
 const firstPaste = (catalogue: Catalogue, { surface: { recipe } }: Worn): number =>
   recipe.coats.findIndex((coat) => fills(catalogue, coat));
 
-/** A step by the form of its material; null where that does not go with the operation, or there is nothing to do. */
+/** A step by the form of its material; null where that does not go with the operation, lacks figures (both are told by the checks), or there is nothing to do. */
 function amountsOf(project: Shelf, context: StepContext, { worn }: Step): StepAmounts | null {
   const { catalogue, material } = context;
   const { operation } = worn[0].coat;
   const form = catalogue.material(material)?.form;
-  if (!form || !operationWords[operation].forms.includes(form)) return null;
+  if (!form || !operationWords[operation].forms.includes(form) || catalogue.missing(material).length) return null;
   switch (form) {
     case 'paste': {
       const wanted = worn.map((one) =>

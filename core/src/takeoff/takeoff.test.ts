@@ -197,6 +197,22 @@ describe('coats of a recipe', () => {
     expect(few.map(({ id }) => id)).toEqual(['cut', 'glue', 'carve', 'skin-compound']);
   });
 
+  it('an own paste without its drying figures is left out, and the steps are filled with another', () => {
+    const own = {
+      id: 'mine',
+      name: 'Mine',
+      form: 'paste' as const,
+      values: {},
+      facts: [],
+      use: '',
+      caution: '',
+      packs: [],
+    };
+    const bare = wearing([newCoat('skin', 'skin', 'mine', { thicknessMm: 3 })]);
+    const { stages: list } = worked({ ...bare, materials: { added: [own], values: [] } });
+    expect(list.map(({ id }) => id)).toEqual(['cut', 'glue', 'carve', 'skin-compound']);
+  });
+
   it('a recipe without paste still has its steps filled, with the paste of the project', () => {
     const bare = worked(wearing([newCoat('seal', 'seal', 'gesso')]));
     expect(bare.plan.fillMl).toBeGreaterThan(10);
