@@ -37,7 +37,7 @@ import { fillPasteOf, type HandLayer, itemsOf, openAsClosed, type Project, type 
 import { type Worn, wornOf } from './recipes/index.ts';
 import type { PlanReport, SchoolReport } from './report.ts';
 import { costOf, layByHand } from './stack/index.ts';
-import { surfacesOf, takeoffOf } from './takeoff/index.ts';
+import { onGround, surfacesOf, takeoffOf } from './takeoff/index.ts';
 import { readSet, readTile, type SetRead, type TileRead } from './tiles/index.ts';
 import { type ZoneMap, type ZonesRead, zonesOf } from './zones/index.ts';
 
@@ -179,7 +179,8 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const cutReport = yield* memory.exact('cutting report', [cutKey, left], () => cuttingReport(project, cutting));
     // From here on what is used is what the pieces are laid on.
     const laidPlan = { ...chosenPlan, sheetsUsed: cutting.sheetsUsed };
-    const chosen = workedOut(whole, laidPlan, paste, cutting);
+    const alike = worked.find(({ plan }) => plan === chosenPlan);
+    const chosen = workedOut(whole, laidPlan, paste, cutting, alike);
     const reads: Land = {
       solved: lines,
       ground: land,
@@ -289,9 +290,17 @@ interface Whole {
 const pasteFor = ({ land, zones, skinMl }: Whole, plan: LayerPlan): PasteMap =>
   pasteOfZones(land, plan, skinMl, zones.map, zones.zones.length);
 
-function workedOut({ project, land, worn }: Whole, plan: LayerPlan, paste: PasteMap, cut: Cutting | null): Worked {
-  const takeoff = takeoffOf(project, land.ground, plan, surfacesOf(project, land.ground, worn, paste), cut);
-  return { plan, takeoff, days: daysOf(project, plan, takeoff) };
+/** `known` is the same stack worked out before, however its pieces lay: what goes on it is the same. */
+function workedOut(
+  { project, land, worn }: Whole,
+  plan: LayerPlan,
+  paste: PasteMap,
+  cut: Cutting | null,
+  known?: Worked,
+): Worked {
+  const above = known?.above ?? onGround(project, land.ground, surfacesOf(project, land.ground, worn, paste));
+  const takeoff = takeoffOf(project, plan, above, cut);
+  return { plan, above, takeoff, days: daysOf(project, plan, takeoff) };
 }
 
 /** The stack that is built: that of its school where nothing else was wished for. */

@@ -27,6 +27,8 @@ import type { ZonesRead } from './zones/index.ts';
 /** One school's stack with what follows from it. */
 export interface Worked {
   plan: LayerPlan;
+  /** What goes on the stack, before what the stack itself needs. */
+  above: StageTakeoff[];
   takeoff: StageTakeoff[];
   days: Days;
 }
@@ -230,17 +232,28 @@ function landformReport(form: Landform, { ends, areaMm2, cutMl, fillMl, steepest
   };
 }
 
+/** Layers as data, once for each stack: rounding every corner of every piece takes longer than an edit may. */
+const layersOnce = new WeakMap<LayerPlan['layers'], SchoolReport['layers']>();
+
+function layersWritten(layers: LayerPlan['layers']): SchoolReport['layers'] {
+  const known = layersOnce.get(layers);
+  if (known) return known;
+  const made = layers.map((layer) => ({
+    ...layer,
+    pieces: piecesWritten(layer.pieces),
+    cutOuts: piecesWritten(layer.cutOuts),
+    parts: layer.parts.map((part) => ({ ...part, pieces: piecesWritten(part.pieces) })),
+    dowels: written(layer.dowels),
+  }));
+  layersOnce.set(layers, made);
+  return made;
+}
+
 export function schoolReport(project: Project, worked: Worked): SchoolReport {
   const { plan, days } = worked;
   return {
     ...plan,
-    layers: plan.layers.map((layer) => ({
-      ...layer,
-      pieces: piecesWritten(layer.pieces),
-      cutOuts: piecesWritten(layer.cutOuts),
-      parts: layer.parts.map((part) => ({ ...part, pieces: piecesWritten(part.pieces) })),
-      dowels: written(layer.dowels),
-    })),
+    layers: layersWritten(plan.layers),
     handsOnMin: days.handsOnMin,
     pasteDryHours: days.pasteDryHours,
     finish: days.finish,

@@ -51,13 +51,14 @@ function finishRange(
   const waits = operations.flatMap(({ waits: { touch, coat, solvent, through } }) =>
     [touch, coat, solvent, through].map(slopesOf),
   );
-  for (let run = 0; run < RUNS; run++) {
-    const normal = normalFrom(project.seed + run);
+  const z = drawsOf(project.seed, 2 * operations.length);
+  for (let run = 0, at = 0; run < RUNS; run++) {
     for (let k = 0; k < hands.length; k++) {
-      drawn.handsMin[k] = likely.handsMin[k] * spreadAt(hands[k], normal());
+      drawn.handsMin[k] = likely.handsMin[k] * spreadAt(hands[k], z[at++]);
       // All waits of one operation are long or short together.
-      const z = normal();
-      for (let n = 4 * k; n < 4 * k + 4; n++) drawn.waitMin[n] = likely.waitMin[n] * spreadAt(waits[n], z);
+      const slow = z[at++];
+      for (let n = 4 * k; n < 4 * k + 4; n++)
+        if (likely.waitMin[n] > 0) drawn.waitMin[n] = likely.waitMin[n] * spreadAt(waits[n], slow);
     }
     const end = endOf(drawn, sittings);
     if (end !== null) ends.push(end);
@@ -80,6 +81,19 @@ function slopesOf({ low, likely, high }: Range): { down: number; up: number } {
 }
 
 const spreadAt = ({ down, up }: { down: number; up: number }, z: number): number => Math.exp(z * (z > 0 ? up : down));
+
+/** The draws of all runs, one run after another: the same for every plan of a seed, so they are made once and kept as long as no other are asked for. */
+function drawsOf(seed: number, perRun: number): Float64Array {
+  if (draws?.seed === seed && draws.perRun === perRun) return draws.z;
+  const z = new Float64Array(RUNS * perRun);
+  for (let run = 0, at = 0; run < RUNS; run++) {
+    const normal = normalFrom(seed + run);
+    for (let n = 0; n < perRun; n++) z[at++] = normal();
+  }
+  draws = { seed, perRun, z };
+  return z;
+}
+let draws: { seed: number; perRun: number; z: Float64Array } | null = null;
 
 /** Standard normal numbers from a seed (the polar-free Box-Muller form). */
 function normalFrom(seed: number): () => number {

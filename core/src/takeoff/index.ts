@@ -3,5 +3,5 @@ export { gluing } from './foamStages.ts';
 export type { Batches, Drying, StageId, StageTakeoff, WaitKind } from './stage.ts';
 export { atPace, surfaceStages } from './surfaceStages.ts';
 export { dressedOf, surfacesOf } from './surfaces.ts';
-export { takeoffOf } from './takeoff.ts';
+export { onGround, takeoffOf } from './takeoff.ts';
 export type { WornSurface } from './wornSurface.ts';

@@ -9,15 +9,17 @@ import type { StageTakeoff } from './stage.ts';
 import { atPace, surfaceStages } from './surfaceStages.ts';
 import type { WornSurface } from './wornSurface.ts';
 
-/**
- * Amounts for one stack and for everything that goes on it, in working order; `cut` is how its pieces lie on sheets, where that is known. What is set to nothing is
- * left out.
- */
+/** Everything that goes on a stack, and everything counted, in working order. What is set to nothing is left out. */
+export const onGround = (project: Project, ground: Ground, surfaces: readonly WornSurface[]): StageTakeoff[] => [
+  ...surfaceStages(project, surfaces, skillFactor[project.bench.skill]),
+  ...countStages(project, ground),
+];
+
+/** Amounts for one stack and for what goes on it (`onGround`), in working order; `cut` is how its pieces lie on sheets, where that is known. */
 export function takeoffOf(
   project: Project,
-  ground: Ground,
   plan: LayerPlan,
-  surfaces: readonly WornSurface[],
+  above: readonly StageTakeoff[],
   cut: Cutting | null,
 ): StageTakeoff[] {
   const { skill } = project.bench;
@@ -26,7 +28,7 @@ export function takeoffOf(
   const foam = plan.layers.length
     ? [cutting(project, plan, cut), gluing(project, plan), ...(carved ? [carved] : [])]
     : [];
-  const stages = [...foam, ...surfaceStages(project, surfaces, pace), ...countStages(project, ground)];
+  const stages = [...foam, ...above];
   const there = new Set(stages.map(({ id }) => id));
   return stages.map((stage) => ({
     ...atPace(stage, pace, skill),

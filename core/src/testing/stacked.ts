@@ -18,7 +18,7 @@ import {
 import type { Project, School } from '../project/index.ts';
 import { wornOf } from '../recipes/index.ts';
 import { cheapest, costOf, graphOf, type StackModel } from '../stack/index.ts';
-import { surfacesOf, takeoffOf } from '../takeoff/index.ts';
+import { onGround, surfacesOf, takeoffOf } from '../takeoff/index.ts';
 import { zonesOf } from '../zones/index.ts';
 
 /** Everything between a ground and its stack, as the plan does it. */
@@ -37,7 +37,11 @@ export function taken(project: Project, plan: LayerPlan, land: ReturnType<typeof
   const { ground, target, zones, worn } = land;
   const skinMl = ground.volumeMl - target.volumeMl;
   const paste = pasteOfZones(land, plan, skinMl, zones.map, zones.zones.length);
-  return { paste, skinMl, stages: takeoffOf(project, ground, plan, surfacesOf(project, ground, worn, paste), null) };
+  return {
+    paste,
+    skinMl,
+    stages: takeoffOf(project, plan, onGround(project, ground, surfacesOf(project, ground, worn, paste)), null),
+  };
 }
 
 /** The cheapest stack of a school, measured. */
