@@ -48,7 +48,14 @@ const stageSchema = z.strictObject({
   title: z.string(),
   zones: z.array(z.strictObject({ id: z.string().nullable(), name: z.string(), areaMm2: z.number() })),
   areaMm2: z.number(),
-  materials: z.array(z.strictObject({ name: z.string(), amount: amountSchema, material: z.string().optional() })),
+  materials: z.array(
+    z.strictObject({
+      name: z.string(),
+      amount: amountSchema,
+      material: z.string().optional(),
+      which: z.string().optional(),
+    }),
+  ),
   handsOn: amountSchema,
   /** Bowls no larger than can be spread in time, or patches glued one after another. */
   batches: z
@@ -155,6 +162,7 @@ const massSchema = z.strictObject({
   foamG: rangeSchema,
   pasteG: rangeSchema,
   coverG: rangeSchema,
+  glueG: rangeSchema,
   laidG: rangeSchema,
   totalG: rangeSchema,
 });

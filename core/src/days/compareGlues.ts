@@ -12,6 +12,10 @@ interface GlueRead {
   /** Hours until the slowest joint may be worked on, and until it is dry. */
   hold: Range;
   dry: Range;
+  /** What stays in the joints. */
+  dryG: Range;
+  /** As far as glues are priced. */
+  money: number | null;
   note: string;
 }
 
@@ -30,6 +34,8 @@ export function compareGlues(project: Project, layers: readonly (GluedLayer & { 
       handsOnMin: stage.handsOn.likely * skillFactor[project.bench.skill],
       hold: slowest('workable'),
       dry: slowest('dry'),
+      dryG: stage.dryG,
+      money: stage.money,
       note: stage.note,
     };
   });

@@ -8,6 +8,8 @@ import { type Range, scaleRange, sum } from '../units/index.ts';
 export interface Mass {
   boardG: Range;
   foamG: Range;
+  /** Left in the joints. */
+  glueG: Range;
   /** Fill and skin. */
   pasteG: Range;
   /** Seal, colour, cover and what is on the sides. */
@@ -16,7 +18,7 @@ export interface Mass {
   totalG: Range;
 }
 
-/** Adds up board, foam, paste, cover and laid-in things, as independent ranges. `planMm2` is the area of the base. */
+/** Adds up board, foam, glue, paste, cover and laid-in things, as independent ranges. `planMm2` is the area of the base. */
 export function massOf(
   project: Project,
   planMm2: number,
@@ -28,8 +30,9 @@ export function massOf(
   const { density } = boardOf(board.material, catalogueOf(project.materials));
   const boardG = scaleRange(density, (planMm2 * board.thicknessMm) / 1e6);
   const pasteG = sum(takeoff.filter(({ stage }) => stage === 'skin').map(({ dryG }) => dryG));
-  const coverG = sum(takeoff.filter(({ stage }) => stage !== 'skin').map(({ dryG }) => dryG));
+  const glueG = sum(takeoff.filter(({ stage }) => stage === 'glue').map(({ dryG }) => dryG));
+  const coverG = sum(takeoff.filter(({ stage }) => stage !== 'skin' && stage !== 'glue').map(({ dryG }) => dryG));
   const laidG = sum(laid.map(({ massG }) => massG));
   const foamG = plan.foamMassG;
-  return { boardG, foamG, pasteG, coverG, laidG, totalG: sum([boardG, foamG, pasteG, coverG, laidG]) };
+  return { boardG, foamG, glueG, pasteG, coverG, laidG, totalG: sum([boardG, foamG, glueG, pasteG, coverG, laidG]) };
 }

@@ -1,3 +1,4 @@
+export * from './buying.ts';
 export * from './catalogue.ts';
 export * from './foam.ts';
 export * from './glue.ts';

@@ -1,16 +1,29 @@
 import { type Catalogue, shippedCatalogue } from './catalogue.ts';
 
+/** One part of a mix: of the catalogue (water from the tap too), and in which colour. */
+export interface MixPart {
+  material: string;
+  name: string;
+  parts: number;
+  which?: string;
+}
+
 /** A mix by parts of volume; `drops` is what a litre of it gets besides. */
 export interface Mix {
   id: string;
   name: string;
-  parts: readonly { material: string; name: string; parts: number }[];
+  parts: readonly MixPart[];
   /** Drops of something in 100 ml of the mix. */
   drops?: { material: string; name: string; per100Ml: number };
   note: string;
 }
 
-const part = (material: string, name: string, parts: number) => ({ material, name, parts });
+const part = (material: string, name: string, parts: number, which?: string): MixPart => ({
+  material,
+  name,
+  parts,
+  ...(which && { which }),
+});
 
 /** Mixes of the trade (common practice, no source). */
 export const mixes: readonly Mix[] = [
@@ -24,19 +37,19 @@ export const mixes: readonly Mix[] = [
   {
     id: 'seal coat',
     name: 'Seal coat 1:1',
-    parts: [part('black paint', 'paint', 1), part('matt medium', 'matt medium', 1)],
+    parts: [part('acrylic', 'paint', 1, 'black'), part('matt medium', 'matt medium', 1)],
     note: 'Over dry joints and dry paste.',
   },
   {
     id: 'PVA seal',
     name: 'PVA seal 1:1',
-    parts: [part('PVA', 'PVA', 1), part('water', 'water', 1)],
+    parts: [part('white PVA', 'PVA', 1), part('water', 'water', 1)],
     note: 'Two thin coats rather than one.',
   },
   {
     id: 'tissue',
     name: 'Tissue glue 1:1',
-    parts: [part('PVA', 'PVA', 1), part('water', 'water', 1)],
+    parts: [part('white PVA', 'PVA', 1), part('water', 'water', 1)],
     note: 'Brush it under and over each ply.',
   },
   {
@@ -45,21 +58,31 @@ export const mixes: readonly Mix[] = [
     parts: [
       part('compound', 'compound, mixed', 4),
       part('soil', 'sifted soil', 2),
-      part('PVA', 'PVA', 1),
-      part('earth paint', 'earth paint', 1),
+      part('white PVA', 'PVA', 1),
+      part('acrylic', 'earth paint', 1, 'earth'),
     ],
     note: 'Stiff enough to stand where it is pushed.',
   },
   {
     id: 'moss paste',
     name: 'Moss paste',
-    parts: [part('fine turf', 'ground foam', 3), part('PVA', 'PVA', 2), part('earth paint', 'green paint', 1)],
+    parts: [
+      part('fine turf', 'ground foam', 3),
+      part('white PVA', 'PVA', 2),
+      part('acrylic', 'green paint', 1, 'green'),
+    ],
     note: 'Crumbly: add foam until it no longer shines.',
+  },
+  {
+    id: 'mud paste',
+    name: 'Mud paste',
+    parts: [part('soil', 'sifted soil', 4), part('white PVA', 'PVA', 3), part('acrylic', 'earth paint', 1, 'earth')],
+    note: 'As stiff as porridge; gloss where it is to stay wet.',
   },
   {
     id: 'snow paste',
     name: 'Snow 1:1',
-    parts: [part('snow powder', 'snow powder', 1), part('PVA', 'PVA', 1)],
+    parts: [part('snow powder', 'snow powder', 1), part('white PVA', 'PVA', 1)],
     note: 'Stir it fluffy; a little white paint keeps it from yellowing.',
   },
 ];

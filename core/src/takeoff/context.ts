@@ -1,7 +1,7 @@
-import type { Catalogue, Property } from '../materials/index.ts';
+import { boughtAs, type Catalogue, type Property } from '../materials/index.ts';
 import { type Coefficient, exactly, product, type Range, scaleRange } from '../units/index.ts';
 import { amountOf, lost, type Part, times } from './amounts.ts';
-import { cm2, type Drying, type StageTakeoff } from './stage.ts';
+import { cm2, type Drying, type StageTakeoff, type TakenMaterial } from './stage.ts';
 import { withSetUp } from './withSetUp.ts';
 import { touchedBy, type Worn } from './wornSurface.ts';
 
@@ -60,6 +60,12 @@ export function hoursOf({ catalogue, material }: StepContext, what: string): Dry
 export const covered = (context: StepContext) => {
   const areaMm2 = touchedBy(context.worn);
   return { areaMm2, hundreds: areaMm2 / 1e4, inputs: [cm2('covered', areaMm2)] };
+};
+
+/** What of the catalogue is to be had for a step, and in which colour. */
+export const hadOf = ({ material, worn }: StepContext): Pick<TakenMaterial, 'material' | 'which'> => {
+  const { colour } = worn[0].coat;
+  return { material: boughtAs(material), ...(colour && { which: colour }) };
 };
 
 /** Mass of a volume that dries to so much a litre. */

@@ -4,6 +4,7 @@ import { type Count, nameOf, type Project } from '../project/index.ts';
 import { type Coefficient, type Range, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { readRow, stonesOf, tilesOf } from './counts.ts';
+import { moneyFor } from './money.ts';
 import type { StageTakeoff, TakenMaterial } from './stage.ts';
 import { withSetUp } from './withSetUp.ts';
 
@@ -26,6 +27,8 @@ export function countStages(project: Pick<Project, 'rows' | 'counts' | 'material
               {
                 name: 'Rail, all of it',
                 amount: measured('mm', read.railMm, 'length along the ground x rails', [mm('length', read.lengthMm)]),
+                // Rails of a fence are counted bay by bay.
+                ...(row.kind === 'track' && { material: 'running rail' }),
               },
             ]
           : [];
@@ -100,6 +103,14 @@ function stageOf(
   const along = metres > 0 ? part(catalogue.figure('running rail', 'perMMin'), metres) : [];
   const minutes = [...each, ...along];
   const work = sum(minutes.map(({ range }) => range));
+  const materials: TakenMaterial[] = [
+    ...there.map(({ material, name: called, count, how }) => ({
+      name: called,
+      amount: measured('each', count, how),
+      material,
+    })),
+    ...more,
+  ];
   const setUp = there.length ? catalogue.figure(there[0].material, 'setUpMin') : null;
   return {
     id,
@@ -108,14 +119,7 @@ function stageOf(
     title: name,
     zones: [],
     areaMm2: 0,
-    materials: [
-      ...there.map(({ material, name: called, count, how }) => ({
-        name: called,
-        amount: measured('each', count, how),
-        material,
-      })),
-      ...more,
-    ],
+    materials,
     handsOn: withSetUp(
       {
         ...work,
@@ -142,7 +146,7 @@ function stageOf(
         .flatMap(({ material, count }) => part(catalogue.figure(material, 'eachG'), count))
         .map(({ range }) => range),
     ),
-    money: null,
+    money: moneyFor(catalogue, materials),
     note: 'Can be made while glue and paste dry.',
   };
 }

@@ -1,10 +1,19 @@
-import { exactly, scaleRange } from '../units/index.ts';
-import { amountOf, measured, reworked, times } from './amounts.ts';
-import { covered, handsOnOf, hoursOf, lossOf, maybe, type StepAmounts, type StepContext, zeroG } from './context.ts';
+import { exactly, scaleRange, sum } from '../units/index.ts';
+import { amountOf, measured, times } from './amounts.ts';
+import {
+  covered,
+  hadOf,
+  handsOnOf,
+  hoursOf,
+  lossOf,
+  maybe,
+  type StepAmounts,
+  type StepContext,
+  zeroG,
+} from './context.ts';
+import type { TakenMaterial } from './stage.ts';
 import { withSetUp } from './withSetUp.ts';
 import { touchedMm2 } from './wornSurface.ts';
-
-const MEDIUM_SHARE = 0.25;
 
 /** Loose cover: grains by the layer, the glue under them, what wets them and what fixes them. */
 export function looseAmounts(context: StepContext): StepAmounts {
@@ -28,6 +37,7 @@ export function looseAmounts(context: StepContext): StepAmounts {
     (hundreds * layerMm) / usual,
     'covered x layer / usual layer x fixative',
   );
+  const under = wet('Thinned medium 1:1 under it', 'glueMl', hundreds, 'covered x glue');
   const { colour } = worn[0].coat;
   return {
     title: colour ? `${name}, ${colour}` : name,
@@ -39,15 +49,12 @@ export function looseAmounts(context: StepContext): StepAmounts {
           ...grains,
           ...lossOf(context),
         ]),
-        material,
+        ...hadOf(context),
       },
-      ...wet('Thinned medium under it', 'glueMl', hundreds, 'covered x glue'),
-      ...wet('Alcohol mist', 'mistMl', hundreds, 'covered x mist'),
+      ...under,
+      ...wet('Alcohol mist', 'mistMl', hundreds, 'covered x mist').map((mist) => ({ ...mist, material: 'alcohol' })),
       ...fixative,
-      ...fixative.map(({ amount }) => ({
-        name: 'of it medium',
-        amount: reworked(amount, scaleRange(amount, MEDIUM_SHARE), 'a quarter of it'),
-      })),
+      ...mediumIn(under, fixative),
     ],
     handsOn: handsOnOf(context, areaMm2, 1),
     batches: null,
@@ -56,6 +63,31 @@ export function looseAmounts(context: StepContext): StepAmounts {
     drying: hoursOf(context, `${name[0].toLowerCase()}${name.slice(1)} and fixative`),
     dryG: amountOf('g', hundreds * 10 * layerMm, '', [], grains),
   };
+}
+
+/** Medium in what lies under loose cover, half of it, and in what fixes it, a quarter. */
+function mediumIn(under: readonly TakenMaterial[], fixative: readonly TakenMaterial[]): TakenMaterial[] {
+  const shares = [
+    ...under.map(({ amount }) => ({ amount, share: 1 / 2 })),
+    ...fixative.map(({ amount }) => ({ amount, share: 1 / 4 })),
+  ];
+  if (!shares.length) return [];
+  const [{ amount }] = shares;
+  return [
+    {
+      name: 'of both, matt medium',
+      amount: {
+        ...amount,
+        ...sum(shares.map((one) => scaleRange(one.amount, one.share))),
+        working: {
+          expression: 'half of the thinned medium + a quarter of the fixative',
+          inputs: amount.working.inputs,
+          coefficients: shares.flatMap((one) => one.amount.working.coefficients),
+        },
+      },
+      material: 'matt medium',
+    },
+  ];
 }
 
 /** Static grass: what is kept, what is loaded, the glue, and patches no larger than can be covered before it skins. */
@@ -79,9 +111,9 @@ export function fibreAmounts(context: StepContext): StepAmounts {
           times(kept),
           ...maybe(context, 'load'),
         ]),
-        material,
+        ...hadOf(context),
       },
-      { name: 'Grass glue', amount: glue },
+      { name: 'Grass glue', amount: glue, material: 'grass glue' },
     ],
     handsOn: handsOnOf(context, areaMm2, 1),
     batches: {
@@ -120,17 +152,24 @@ export function countedAmounts(context: StepContext): StepAmounts {
     pieces += count;
     limited ||= full;
   }
-  const { per100Cm2, apartMm } = worn[0].coat;
-  const inputs = [
-    { name: 'ground', value: areaMm2 / 100, unit: 'cm2' },
-    { name: 'on 100 cm2', value: per100Cm2 ?? 0, unit: '' },
-    ...(apartMm ? [{ name: 'apart at least', value: apartMm, unit: 'mm' }] : []),
-  ];
+  // Zones may ask for different densities of one thing: then each is written out.
+  const alike = worn.every(
+    ({ coat }) => coat.per100Cm2 === worn[0].coat.per100Cm2 && coat.apartMm === worn[0].coat.apartMm,
+  );
+  const inputs = (alike ? [worn[0]] : worn).flatMap((one) => {
+    const there = alike ? '' : `, ${one.surface.name}`;
+    const { per100Cm2, apartMm } = one.coat;
+    return [
+      { name: `ground${there}`, value: (alike ? areaMm2 : touchedMm2(one)) / 100, unit: 'cm2' },
+      { name: `on 100 cm2${there}`, value: per100Cm2 ?? 0, unit: '' },
+      ...(apartMm ? [{ name: `apart at least${there}`, value: apartMm, unit: 'mm' }] : []),
+    ];
+  });
   const words = limited ? 'as many as keep their distance' : 'ground x density';
   return {
     title: `${name}, ${pieces}`,
     areaMm2,
-    materials: [{ name, amount: measured('each', pieces, words, inputs), material }],
+    materials: [{ name, amount: measured('each', pieces, words, inputs), ...hadOf(context) }],
     handsOn: withSetUp(
       amountOf(
         'min',
@@ -158,6 +197,7 @@ export function panelAmounts(context: StepContext): StepAmounts {
   const lengthM = worn.reduce((sum, { surface }) => sum + surface.lengthM, 0);
   const thickMm = worn[0].coat.thicknessMm ?? catalogue.need(material, 'layerMm').likely;
   const density = catalogue.need(material, 'densityKgM3');
+  const glue = maybe(context, 'glueMl');
   return {
     title: name,
     areaMm2,
@@ -165,7 +205,12 @@ export function panelAmounts(context: StepContext): StepAmounts {
       {
         name: `${name}, cm2`,
         amount: measured('mm2', areaMm2, 'the sides, from under the board to the ground', inputs),
-        material,
+        ...hadOf(context),
+      },
+      {
+        name: 'Glue under them',
+        amount: amountOf('ml', areaMm2 / 1e4, 'the sides x glue', inputs, glue),
+        material: 'white PVA',
       },
     ],
     handsOn: withSetUp(

@@ -1,10 +1,11 @@
 import { type Cutting, paceOf } from '../cutting/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
-import { catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
+import { type Catalogue, catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
 import type { CutTool, Project } from '../project/index.ts';
-import { exactly, sum } from '../units/index.ts';
+import { exactly, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
-import { cm2, type StageTakeoff } from './stage.ts';
+import { moneyFor } from './money.ts';
+import { cm2, type StageTakeoff, type TakenMaterial } from './stage.ts';
 
 const cutNotes: Record<CutTool, string> = {
   knife: 'Fresh blade, metal rule, many light passes, cut away from the holding hand.',
@@ -70,8 +71,23 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
 
 /** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is where the layer laid on it touches what is below. */
 export function gluing(project: Project, plan: { layers: readonly { contactMm2: number }[] }): StageTakeoff {
-  const glue = glueOf(project.stacking.glue, catalogueOf(project.materials));
+  const catalogue = catalogueOf(project.materials);
+  const glue = glueOf(project.stacking.glue, catalogue);
   const areaMm2 = plan.layers.reduce((total, layer) => total + layer.contactMm2, 0);
+  const materials: TakenMaterial[] = glue.spreads.map(({ material, name, share, spread }) => ({
+    name: `Joint glue, ${name}`,
+    amount: amountOf(
+      'g',
+      (areaMm2 * share) / 1e6,
+      share < 1 ? 'joint area x its part x spread' : 'joint area x spread',
+      [
+        cm2('joints, board included', areaMm2),
+        ...(share < 1 ? [{ name: 'its part of a joint', value: 100 * share, unit: '%' }] : []),
+      ],
+      [times(spread)],
+    ),
+    material,
+  }));
   const perArea = amountOf('min', areaMm2 / 1e4, '', [], [times(labour.glueArea)]);
   const perLayer = amountOf('min', plan.layers.length, '', [], [times(labour.glueLayer)]);
   return {
@@ -81,20 +97,7 @@ export function gluing(project: Project, plan: { layers: readonly { contactMm2: 
     zones: [],
     title: `Glue the layers, ${project.stacking.glue}`,
     areaMm2,
-    materials: glue.spreads.map(({ material, name, share, spread }) => ({
-      name: `Joint glue, ${name}`,
-      amount: amountOf(
-        'g',
-        (areaMm2 * share) / 1e6,
-        share < 1 ? 'joint area x its part x spread' : 'joint area x spread',
-        [
-          cm2('joints, board included', areaMm2),
-          ...(share < 1 ? [{ name: 'its part of a joint', value: 100 * share, unit: '%' }] : []),
-        ],
-        [times(spread)],
-      ),
-      material,
-    })),
+    materials,
     handsOn: {
       ...sum([perArea, perLayer]),
       unit: 'min',
@@ -109,10 +112,19 @@ export function gluing(project: Project, plan: { layers: readonly { contactMm2: 
     coatWord: 'coat',
     drying: { kind: 'joints' },
     after: [],
-    dryG: exactly(0),
-    money: null,
+    dryG: sum(materials.map(({ material, amount }) => scaleRange(amount, driesTo(catalogue, material ?? '')))),
+    money: moneyFor(catalogue, materials),
     note: glue.note,
   };
+}
+
+/** What stays of a glue, as a share of its weight: its solids, or what is known of it dry; what loses nothing stays whole. */
+function driesTo(catalogue: Catalogue, material: string): number {
+  const solids = catalogue.figure(material, 'solidsPercent');
+  if (solids) return solids.likely / 100;
+  const dry = catalogue.figure(material, 'dryKgPerL');
+  const wet = catalogue.figure(material, 'wetKgPerL');
+  return dry && wet ? dry.likely / wet.likely : 1;
 }
 
 export function carving(plan: LayerPlan): StageTakeoff | null {

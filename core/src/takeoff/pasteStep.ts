@@ -2,7 +2,7 @@ import { type Depth, most95Of } from '../layers/index.ts';
 import { bulkMm, type Project } from '../project/index.ts';
 import { type Amount, sum } from '../units/index.ts';
 import { amountOf, lost, over, reworked, times } from './amounts.ts';
-import { dryMass, handsOnOf, lossOf, maybe, type StepAmounts, type StepContext, zeroG } from './context.ts';
+import { dryMass, hadOf, handsOnOf, lossOf, maybe, type StepAmounts, type StepContext, zeroG } from './context.ts';
 import { mixParts } from './mixParts.ts';
 import type { Batches, TakenMaterial } from './stage.ts';
 import { touchedBy, touchedMm2, type Worn } from './wornSurface.ts';
@@ -79,11 +79,14 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
   const tint = catalogue.figure(material, 'tintPercent');
   const paint = tint && amountOf('ml', netMl / 100, `${words} x tint`, inputs, [...losses, times(tint)]);
   const stirred = mixParts(material, mixed);
+  const has = hadOf(context);
   const materials = [
-    { name: powder ? `${name}, mixed` : name, amount: mixed, material },
-    ...(powder ? [{ name: 'of it powder', amount: powder }] : []),
+    { name: powder ? `${name}, mixed` : name, amount: mixed, ...(powder || stirred.length ? {} : has) },
+    ...(powder ? [{ name: 'of it powder', amount: powder, ...has }] : []),
     ...(water ? [{ name: 'of it water', amount: water }] : []),
-    ...(paint ? [{ name: 'paint stirred in', amount: paint }] : []),
+    ...(paint
+      ? [{ name: 'paint stirred in', amount: paint, material: 'acrylic', which: worn[0].coat.colour || 'earth' }]
+      : []),
     ...stirred,
   ];
   const alone = handsOnOf(context, areaMm2, 0);
@@ -164,11 +167,15 @@ export function plyAmounts(context: StepContext): StepAmounts {
     title: `${name}, ${plies} ${plies === 1 ? 'ply' : 'plies'}`,
     areaMm2,
     materials: [
-      { name, amount: dry, material },
+      { name, amount: dry, ...hadOf(context) },
       ...(soaked
         ? [
             { name: 'Glue and water 1:1', amount: soaked },
-            { name: 'of it PVA, half', amount: reworked(soaked, dryMassOf(soaked, 0.5), 'half of it') },
+            {
+              name: 'of it PVA, half',
+              amount: reworked(soaked, dryMassOf(soaked, 0.5), 'half of it'),
+              material: 'white PVA',
+            },
           ]
         : []),
     ],

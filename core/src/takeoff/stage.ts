@@ -52,8 +52,10 @@ export interface StageTakeoff {
 export interface TakenMaterial {
   name: string;
   amount: Amount;
-  /** Of the catalogue. */
+  /** What must be to hand for it, of the catalogue. Lines without say how it is shared out, mixed or thinned: nothing is counted twice. */
   material?: string;
+  /** Which of its kind: the colour, or the grade. */
+  which?: string;
 }
 
 /** Mixed in bowls no larger than can be spread before they set, or glued in patches no larger than can be covered before the glue skins. */

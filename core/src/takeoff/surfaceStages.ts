@@ -3,6 +3,7 @@ import { type Coat, fillPasteOf, newCoat, type Operation, operationWords, type P
 import { scaleRange } from '../units/index.ts';
 import type { StepAmounts, StepContext } from './context.ts';
 import { countedAmounts, fibreAmounts, looseAmounts, panelAmounts } from './coverStep.ts';
+import { moneyFor } from './money.ts';
 import { type Step, stepsOf } from './order.ts';
 import { layerWanted, pasteAmounts, plyAmounts, skinWanted } from './pasteStep.ts';
 import type { StageTakeoff, WaitKind } from './stage.ts';
@@ -41,7 +42,7 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
       })),
       after: earlier(catalogue, step.worn, last),
       dryG: scaleRange(amounts.dryG, 1),
-      money: moneyFor(catalogue, amounts),
+      money: moneyFor(catalogue, amounts.materials),
       note: noteOf(catalogue, material),
     });
     for (const worn of step.worn) last.set(worn.surface, { id: step.id, coat: worn.coat });
@@ -133,17 +134,6 @@ function waitFor(catalogue: Catalogue, before: Coat, next: Coat): WaitKind {
   const paste = catalogue.material(before.material)?.form === 'paste' || isSkin(before.operation);
   if (paste) return isSkin(next.operation) ? 'coat' : 'through';
   return catalogue.material(next.material)?.facts.includes('solvent') ? 'solvent' : 'coat';
-}
-
-/** Price of what is used: by the litre, the kilogram or the piece, as the material is measured. */
-function moneyFor(catalogue: Catalogue, { materials }: StepAmounts): number | null {
-  const [main] = materials;
-  const price = main?.material ? catalogue.figure(main.material, 'price') : null;
-  if (!price) return null;
-  // Powder is priced by the kilogram of powder.
-  const powder = materials.find(({ name }) => name === 'of it powder');
-  const { likely, unit } = (powder ?? main).amount;
-  return (price.likely * likely) / (unit === 'each' ? 1 : 1000);
 }
 
 const noteOf = (catalogue: Catalogue, material: string): string => {

@@ -157,13 +157,18 @@ describe('coats of a recipe', () => {
   it('a wash is mostly water: one part of paint in eleven', () => {
     const wash = step(newCoat('w', 'wash', 'wash', { coats: 3, thinParts: 10 }));
     const paint = amount(wash, 'Wash').likely;
-    near(amount(wash, 'Water').likely, 10 * paint, 1e-9);
+    near(amount(wash, 'Water').likely, 7.5 * paint, 1e-9);
+    near(amount(wash, 'Matt medium').likely, 2.5 * paint, 1e-9);
   });
 
   it('soil by the layer: 1 mm over 100 cm2 is 10 ml, and 12 g', () => {
     const soil = step(newCoat('s', 'scatter', 'soil', { thicknessMm: 1 }));
     near(amount(soil, 'soil').likely, ((ground.surface.trueMm2 / 1e4) * 12) / 0.85, 1e-6);
-    near(amount(soil, 'of it medium').likely, amount(soil, 'Fixative').likely / 4, 1e-9);
+    near(
+      amount(soil, 'of both').likely,
+      amount(soil, 'Fixative').likely / 4 + amount(soil, 'Thinned medium').likely / 2,
+      1e-9,
+    );
   });
 
   it('moss paste is stirred from its parts, and each bowl says of what', () => {

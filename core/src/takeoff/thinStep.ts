@@ -1,7 +1,8 @@
+import { thinningOf } from '../materials/index.ts';
 import { type Amount, atLeast, scaleRange } from '../units/index.ts';
 import { amountOf, over, reworked, times } from './amounts.ts';
 import { leastPerColour, roughnessOf } from './common.ts';
-import { dryMass, handsOnOf, hoursOf, lossOf, maybe, type StepAmounts, type StepContext } from './context.ts';
+import { dryMass, hadOf, handsOnOf, hoursOf, lossOf, maybe, type StepAmounts, type StepContext } from './context.ts';
 import { mixParts } from './mixParts.ts';
 import { cm2, type TakenMaterial } from './stage.ts';
 import { touchedBy, touchedMm2 } from './wornSurface.ts';
@@ -35,18 +36,18 @@ export function thinAmounts(context: StepContext): StepAmounts {
   const paint = atLeastOf(paintOnly, least);
   const thinning: TakenMaterial[] =
     water > 0
-      ? [
-          {
-            name: thinned ? 'Water and medium to thin it' : 'Water to thin it',
-            amount: reworked(paint, scaleRange(paint, water), `x ${water} of water`),
-          },
-        ]
+      ? thinningOf(catalogue, material).map(({ material: of, name: called, share }) => ({
+          name: called,
+          amount: reworked(paint, scaleRange(paint, water * share), `x ${water * share}`),
+          ...(of && { material: of }),
+        }))
       : [];
+  const stirred = mixParts(material, paint);
   const often = coats > 1 ? `, ${coats} ${word}s` : '';
   return {
     title: `${colour ? `${lead(operation)} ${colour}, ${name[0].toLowerCase()}${name.slice(1)}` : name}${often}`,
     areaMm2,
-    materials: [{ name, amount: paint, material }, ...mixParts(material, paint), ...thinning],
+    materials: [{ name, amount: paint, ...(stirred.length ? {} : hadOf(context)) }, ...stirred, ...thinning],
     handsOn: handsOnOf(context, square, 1),
     batches: null,
     coats,
@@ -79,7 +80,7 @@ export function powderAmounts(context: StepContext): StepAmounts {
   return {
     title: worn[0].coat.colour ? `${name}, ${worn[0].coat.colour}` : name,
     areaMm2,
-    materials: [{ name, amount: dust, material }],
+    materials: [{ name, amount: dust, ...hadOf(context) }],
     handsOn: handsOnOf(context, areaMm2, 1),
     batches: null,
     coats: 1,

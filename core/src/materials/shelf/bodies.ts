@@ -4,6 +4,7 @@ import { shelf } from './row.ts';
 export const foams = shelf('foam', 'B', 'memory', [
   {
     id: 'xps',
+    packs: [[1, 'each']],
     name: 'Dense foam (extruded)',
     facts: ['foam-safe'],
     values: {
@@ -22,6 +23,7 @@ export const foams = shelf('foam', 'B', 'memory', [
   },
   {
     id: 'eps',
+    packs: [[1, 'each']],
     name: 'Bead foam (expanded)',
     values: {
       densityKgM3: [10, 15, 18, 'B', 'memory', 'light board, EN 13163 (from memory)'],
@@ -32,12 +34,14 @@ export const foams = shelf('foam', 'B', 'memory', [
   },
   {
     id: 'card',
+    packs: [[1, 'each']],
     name: 'Foam-cored card',
     values: { densityKgM3: [60, 90, 140, 'B', 'trade'], vapourResistance: [30, 60, 120, 'C'] },
     use: 'Thin steps and hollow frames.',
   },
   {
     id: 'cork',
+    packs: [[1, 'each']],
     name: 'Cork sheet',
     values: { densityKgM3: [120, 180, 250, 'B', 'trade'], vapourResistance: [5, 10, 20, 'C'] },
     use: 'Roadbeds and torn rock faces.',
@@ -47,36 +51,66 @@ export const foams = shelf('foam', 'B', 'memory', [
 export const boards = shelf('board', 'B', 'trade', [
   {
     id: 'fibreboard',
+    packs: [[1, 'each']],
     name: 'Fibreboard',
     values: { densityKgM3: [650, 750, 850], vapourResistance: [10, 15, 25, 'B', 'memory'] },
     caution: 'Mask when sawing or sanding it.',
   },
   {
     id: 'plywood',
+    packs: [[1, 'each']],
     name: 'Plywood',
     values: { densityKgM3: [450, 600, 700], vapourResistance: [50, 90, 150, 'B', 'memory'] },
   },
   {
     id: 'hardboard',
+    packs: [[1, 'each']],
     name: 'Hardboard',
     values: { densityKgM3: [850, 950, 1050], vapourResistance: [20, 30, 60, 'C', 'memory'] },
   },
   {
     id: 'cork board',
+    packs: [[1, 'each']],
     name: 'Cork board',
     values: { densityKgM3: [120, 180, 250], vapourResistance: [5, 10, 20, 'C', 'memory'] },
   },
   {
     id: 'foam-cored card',
+    packs: [[1, 'each']],
     name: 'Foam-cored card, as a board',
     values: { densityKgM3: [60, 90, 140], vapourResistance: [30, 60, 120, 'C', 'memory'] },
   },
 ]);
 
 export const laidIn = shelf('laid', 'C', 'memory', [
-  { id: 'rock', name: 'Stone', values: { wetKgPerL: [2.4, 2.65, 2.8], solidShare: [0.5, 0.6, 0.75] } },
-  { id: 'bark', name: 'Dry bark', values: { wetKgPerL: [0.25, 0.4, 0.6], solidShare: [0.5, 0.7, 0.85] } },
-  { id: 'slate', name: 'Slate', values: { wetKgPerL: [2.6, 2.75, 2.9], solidShare: [0.65, 0.8, 0.95] } },
-  { id: 'cast', name: 'Cast plaster', values: { wetKgPerL: [1.0, 1.16, 1.3], solidShare: [0.5, 0.6, 0.75] } },
-  { id: 'building', name: 'A hollow model building', values: { wetKgPerL: [0.05, 0.1, 0.2], solidShare: [1, 1, 1] } },
+  {
+    id: 'rock',
+    packs: [[500, 'g']],
+    name: 'Stone',
+    values: { wetKgPerL: [2.4, 2.65, 2.8], solidShare: [0.5, 0.6, 0.75] },
+  },
+  {
+    id: 'bark',
+    packs: [[500, 'g']],
+    name: 'Dry bark',
+    values: { wetKgPerL: [0.25, 0.4, 0.6], solidShare: [0.5, 0.7, 0.85] },
+  },
+  {
+    id: 'slate',
+    packs: [[500, 'g']],
+    name: 'Slate',
+    values: { wetKgPerL: [2.6, 2.75, 2.9], solidShare: [0.65, 0.8, 0.95] },
+  },
+  {
+    id: 'cast',
+    packs: [[500, 'g']],
+    name: 'Cast plaster',
+    values: { wetKgPerL: [1.0, 1.16, 1.3], solidShare: [0.5, 0.6, 0.75] },
+  },
+  {
+    id: 'building',
+    packs: [[1, 'each']],
+    name: 'A hollow model building',
+    values: { wetKgPerL: [0.05, 0.1, 0.2], solidShare: [1, 1, 1] },
+  },
 ]);

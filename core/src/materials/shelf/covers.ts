@@ -35,6 +35,10 @@ const bound = (glue: Three, mist: Three, fix: Three, through: Three) => ({
 export const looseCovers = shelf('loose', 'B', 'memory', [
   {
     id: 'soil',
+    packs: [
+      [500, 'g'],
+      [1000, 'g'],
+    ],
     name: 'Sifted dried soil',
     use: 'Coarse first, then fine through a stocking, on thinned medium.',
     caution: mistCare,
@@ -46,6 +50,10 @@ export const looseCovers = shelf('loose', 'B', 'memory', [
   },
   {
     id: 'fine sand',
+    packs: [
+      [500, 'g'],
+      [1000, 'g'],
+    ],
     name: 'Fine sand',
     caution: mistCare,
     use: 'Paths, beaches, between stones.',
@@ -100,6 +108,10 @@ export const looseCovers = shelf('loose', 'B', 'memory', [
   },
   {
     id: 'dyed sawdust',
+    packs: [
+      [350, 'ml'],
+      [950, 'ml'],
+    ],
     name: 'Dyed sawdust',
     caution: mistCare,
     use: 'The old cheap cover.',
@@ -111,6 +123,10 @@ export const looseCovers = shelf('loose', 'B', 'memory', [
   },
   {
     id: 'leaf litter',
+    packs: [
+      [50, 'ml'],
+      [150, 'ml'],
+    ],
     name: 'Leaf litter',
     caution: mistCare,
     use: 'Under trees and in hollows.',
@@ -149,6 +165,10 @@ export const looseCovers = shelf('loose', 'B', 'memory', [
   },
   {
     id: 'large stones',
+    packs: [
+      [250, 'g'],
+      [500, 'g'],
+    ],
     name: 'Stones, large',
     caution: mistCare,
     use: 'Before the small ones, thin enough that they are still seen.',
@@ -160,6 +180,10 @@ export const looseCovers = shelf('loose', 'B', 'memory', [
   },
   {
     id: 'small stones',
+    packs: [
+      [250, 'g'],
+      [500, 'g'],
+    ],
     name: 'Stones, small',
     caution: mistCare,
     use: 'Scree and talus round the large ones.',
@@ -211,26 +235,82 @@ export const fibresOnShelf = shelf('fibre', 'C', 'memory', [
 
 /** What is counted piece by piece. */
 export const countedThings = shelf('counted', 'C', 'memory', [
-  { id: 'tuft', name: 'Tufts', values: { eachMin: [0.1, 0.2, 0.5], eachG: [0.02, 0.05, 0.1], setUpMin: [1, 2, 4] } },
-  { id: 'shrub', name: 'Shrubs', values: { eachMin: [1, 2, 5], eachG: [0.3, 0.8, 2], setUpMin: [3, 5, 8] } },
-  { id: 'reed', name: 'Reeds', values: { eachMin: [0.2, 0.5, 1], eachG: [0.02, 0.05, 0.1], setUpMin: [3, 5, 8] } },
-  { id: 'tree', name: 'Trees', values: { eachMin: [1, 2, 5], eachG: [2, 6, 20], setUpMin: [3, 5, 8] } },
+  {
+    id: 'tuft',
+    packs: [
+      [50, 'each'],
+      [100, 'each'],
+    ],
+    name: 'Tufts',
+    values: { eachMin: [0.1, 0.2, 0.5], eachG: [0.02, 0.05, 0.1], setUpMin: [1, 2, 4] },
+  },
+  {
+    id: 'shrub',
+    packs: [
+      [5, 'each'],
+      [10, 'each'],
+    ],
+    name: 'Shrubs',
+    values: { eachMin: [1, 2, 5], eachG: [0.3, 0.8, 2], setUpMin: [3, 5, 8] },
+  },
+  {
+    id: 'reed',
+    packs: [[50, 'each']],
+    name: 'Reeds',
+    values: { eachMin: [0.2, 0.5, 1], eachG: [0.02, 0.05, 0.1], setUpMin: [3, 5, 8] },
+  },
+  {
+    id: 'tree',
+    packs: [
+      [1, 'each'],
+      [5, 'each'],
+    ],
+    name: 'Trees',
+    values: { eachMin: [1, 2, 5], eachG: [2, 6, 20], setUpMin: [3, 5, 8] },
+  },
   {
     id: 'cast rock',
+    packs: [[10, 'each']],
     name: 'Cast rocks',
     use: 'Cast beforehand, set in wet plaster; the gaps are filled after.',
     values: { eachMin: [1.5, 3, 6], eachG: [15, 35, 80], setUpMin: [5, 8, 12] },
   },
-  { id: 'post', name: 'Fence posts', values: { eachMin: [0.5, 1, 2.5], eachG: [0.05, 0.1, 0.3], setUpMin: [3, 5, 8] } },
+  {
+    id: 'post',
+    packs: [
+      [25, 'each'],
+      [100, 'each'],
+    ],
+    name: 'Fence posts',
+    values: { eachMin: [0.5, 1, 2.5], eachG: [0.05, 0.1, 0.3], setUpMin: [3, 5, 8] },
+  },
   {
     id: 'rail',
+    packs: [
+      [25, 'each'],
+      [100, 'each'],
+    ],
     name: 'Fence rails',
     values: { eachMin: [0.3, 0.7, 1.5], eachG: [0.05, 0.1, 0.3], setUpMin: [2, 3, 5] },
   },
-  { id: 'house', name: 'Houses', values: { eachMin: [5, 10, 25], eachG: [10, 40, 150], setUpMin: [3, 5, 10] } },
-  { id: 'ring stone', name: 'Ring stones', values: { eachMin: [1, 2, 5], eachG: [0.3, 1, 4], setUpMin: [5, 8, 12] } },
+  {
+    id: 'house',
+    packs: [[1, 'each']],
+    name: 'Houses',
+    values: { eachMin: [5, 10, 25], eachG: [10, 40, 150], setUpMin: [3, 5, 10] },
+  },
+  {
+    id: 'ring stone',
+    packs: [[50, 'each']],
+    name: 'Ring stones',
+    values: { eachMin: [1, 2, 5], eachG: [0.3, 1, 4], setUpMin: [5, 8, 12] },
+  },
   {
     id: 'sleeper',
+    packs: [
+      [50, 'each'],
+      [100, 'each'],
+    ],
     name: 'Sleepers',
     values: { eachMin: [0.2, 0.4, 1], eachG: [0.05, 0.1, 0.3], setUpMin: [5, 8, 12] },
   },
@@ -239,9 +319,21 @@ export const countedThings = shelf('counted', 'C', 'memory', [
     name: 'Running rails',
     values: { perMMin: [10, 20, 40], eachG: [5, 12, 30], setUpMin: [5, 8, 12] },
   },
-  { id: 'tile', name: 'Tiles', values: { eachMin: [0.1, 0.25, 0.6], eachG: [0.02, 0.05, 0.2], setUpMin: [3, 5, 8] } },
+  {
+    id: 'tile',
+    packs: [
+      [100, 'each'],
+      [250, 'each'],
+    ],
+    name: 'Tiles',
+    values: { eachMin: [0.1, 0.25, 0.6], eachG: [0.02, 0.05, 0.2], setUpMin: [3, 5, 8] },
+  },
   {
     id: 'fibre fill',
+    packs: [
+      [100, 'g'],
+      [250, 'g'],
+    ],
     name: 'Fibre fill for smoke and cloud',
     values: { bulkKgPerL: [0.004, 0.008, 0.015], eachMin: [3, 6, 15], setUpMin: [2, 4, 6] },
   },
@@ -250,12 +342,14 @@ export const countedThings = shelf('counted', 'C', 'memory', [
 export const edgings = shelf('panel', 'C', 'memory', [
   {
     id: 'edge panel',
+    packs: [[1, 'each']],
     name: 'Edge panel, 3 mm',
     use: 'A thin panel along each side, cut to the ground’s profile.',
     values: {
       densityKgM3: [450, 600, 950, 'B', 'trade'],
       layerMm: [2, 3, 4],
       perMMin: [15, 30, 60],
+      glueMl: [1, 1.4, 2.5],
       setUpMin: [5, 8, 12],
       touchH: [0.5, 1, 2],
       coatH: [1, 2, 4],

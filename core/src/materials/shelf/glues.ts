@@ -62,6 +62,7 @@ export const gluesOnShelf = shelf('glue', 'B', 'trade', [
     values: {
       spreadGPerM2: [40, 80, 150],
       wetKgPerL: [0.7, 0.75, 0.8],
+      dryKgPerL: [0.1, 0.15, 0.25, 'C', 'memory'],
       lineMm: [0, 0.05, 0.1, 'C', 'memory'],
       openMin: [5, 10, 20],
       clampMin: [5, 10, 20],

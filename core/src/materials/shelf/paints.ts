@@ -13,6 +13,7 @@ const loss: Three = [5, 10, 20, 'C', 'trade'];
 const filmDryKgPerL = c(0.4, 0.55, 0.75);
 const m = 1 / 60;
 const bottles: [number, 'ml'][] = [
+  [17, 'ml'],
   [60, 'ml'],
   [120, 'ml'],
 ];
@@ -24,7 +25,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Seal coat, matt medium and black paint 1:1',
     facts: ['water-based', 'foam-safe'],
     use: 'Over all foam: tough, and dark where nothing else gets to.',
-    packs: [[250, 'ml']],
     values: {
       spreadM2PerL: [3.5, 5.5, 8],
       lossPercent: loss,
@@ -58,7 +58,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'PVA and water 1:1, as a seal',
     facts: ['water-based', 'foam-safe'],
     use: 'The cheapest seal; softens again under much water.',
-    packs: [[500, 'ml']],
     values: {
       spreadM2PerL: c(5, 8, 12),
       lossPercent: loss,
@@ -75,6 +74,7 @@ export const paints = shelf('thin', 'B', 'trade', [
     use: 'The base colour; two thin coats rather than one thick.',
     packs: bottles,
     values: {
+      wetKgPerL: [1.1, 1.2, 1.4, 'B', 'memory'],
       spreadM2PerL: [6, 10, 15],
       lossPercent: loss,
       thinParts: c(0, 0.1, 0.2),
@@ -91,7 +91,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Acrylic paint in bands of depth',
     facts: ['water-based', 'foam-safe', 'a colour'],
     use: 'Light and sandy at the shore to dark in the deep; a few bands at a time, blended before they dry.',
-    packs: bottles,
     values: {
       spreadM2PerL: c(5, 8, 12),
       lossPercent: [10, 15, 25, 'C', 'trade'],
@@ -107,10 +106,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     facts: ['water-based', 'foam-safe', 'a colour', 'spreads thinned'],
     use: 'Thin even coats, quickly dry; overspray is counted in what a litre covers.',
     caution: 'Even water paint is harmful as mist: filter mask and extraction.',
-    packs: [
-      [17, 'ml'],
-      [60, 'ml'],
-    ],
     values: {
       spreadM2PerL: [7, 11, 18],
       thinParts: [0.5, 1, 2],
@@ -140,7 +135,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Wash over all',
     facts: ['water-based', 'foam-safe', 'a colour', 'spreads thinned'],
     use: 'One part of paint in ten of water and medium: runs into the cracks.',
-    packs: bottles,
     values: {
       spreadM2PerL: c(7, 12, 20),
       thinParts: c(6, 10, 20),
@@ -156,7 +150,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Wash into cracks only',
     facts: ['water-based', 'foam-safe', 'a colour', 'spreads thinned'],
     use: 'With a fine brush along joints and cracks: about an eighth of the ground is touched.',
-    packs: bottles,
     values: {
       spreadM2PerL: c(7, 12, 20),
       thinParts: c(5, 8, 12),
@@ -173,7 +166,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     facts: ['solvent', 'flammable', 'a colour', 'spreads thinned'],
     use: 'Stays workable for hours; over sealed, dry acrylic.',
     caution: 'Solvent: air, gloves; oily rags dry spread out.',
-    packs: [[60, 'ml']],
     values: {
       spreadM2PerL: c(10, 18, 30),
       thinParts: c(8, 12, 20),
@@ -189,7 +181,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Glaze',
     facts: ['water-based', 'foam-safe', 'a colour', 'spreads thinned'],
     use: 'A thin tint that pulls tones together.',
-    packs: bottles,
     values: {
       spreadM2PerL: c(10, 15, 25),
       thinParts: c(5, 8, 15),
@@ -205,7 +196,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Dry-brush',
     facts: ['water-based', 'foam-safe', 'a colour'],
     use: 'Each tone lighter and drier on the brush than the last; what is wiped off is counted in what a litre covers.',
-    packs: bottles,
     values: {
       spreadM2PerL: c(30, 80, 150),
       paceMin: c(0.8, 2, 4),
@@ -219,7 +209,6 @@ export const paints = shelf('thin', 'B', 'trade', [
     name: 'Stippled with a sponge',
     facts: ['water-based', 'foam-safe', 'a colour'],
     use: 'Broken tones over rock and paving.',
-    packs: bottles,
     values: {
       spreadM2PerL: c(20, 35, 60),
       paceMin: c(0.8, 1.5, 3),
@@ -276,23 +265,5 @@ export const powders = shelf('powder', 'C', 'memory', [
       coatH: [0.5, 1, 2],
       throughH: [1, 2, 4],
     },
-  },
-]);
-
-/** What mixes are made of. */
-export const liquids = shelf('liquid', 'B', 'memory', [
-  { id: 'matt medium', name: 'Matt medium', facts: ['water-based'], values: { wetKgPerL: [1.02, 1.05, 1.1] } },
-  { id: 'black paint', name: 'Black paint', facts: ['water-based'], values: { wetKgPerL: [1.1, 1.2, 1.35] } },
-  { id: 'earth paint', name: 'Earth-coloured paint', facts: ['water-based'], values: { wetKgPerL: [1.1, 1.25, 1.4] } },
-  { id: 'PVA', name: 'White PVA', facts: ['water-based'], values: { wetKgPerL: [1.05, 1.08, 1.1] } },
-  { id: 'water', name: 'Water', facts: [], values: { wetKgPerL: [1, 1, 1, 'A', 'standard', 'physical constant'] } },
-  { id: 'snow powder', name: 'Snow powder', facts: [], values: { bulkKgPerL: [0.15, 0.3, 0.6, 'C'] } },
-  { id: 'soap', name: 'Washing-up liquid', facts: [], values: { wetKgPerL: [1.0, 1.03, 1.06] } },
-  {
-    id: 'alcohol',
-    name: 'Alcohol, 50 to 70 % in water',
-    facts: ['flammable'],
-    caution: 'Alcohol and any flame, hot wire or spark never at the same time.',
-    values: { wetKgPerL: [0.87, 0.9, 0.93] },
   },
 ]);

@@ -5,6 +5,7 @@ import { c, plasterCare } from './spreading.ts';
 export const plies = shelf('ply', 'C', 'trade', [
   {
     id: 'tissue',
+    packs: [[100, 'g']],
     name: 'Tissue in PVA and water 1:1',
     facts: ['water-based'],
     use: 'Two to five plies, light and tough; tents over hollows, so press it in.',

@@ -13,12 +13,15 @@ export function GluesTable({ report }: { report: PlanReport }) {
   const reads = useMemo(() => compareGlues(project, report.stack.layers), [project, report]);
   const take = (glue: Glue) => edit((p) => ({ ...p, stacking: { ...p.stacking, glue } }));
   const cell = 'border-b border-line py-1.5 pr-3 align-top';
+  const priced = reads.some(({ money }) => money !== null);
   if (!reads.length) return <p className="text-sm text-muted">There are no layers to glue yet.</p>;
   return (
     <WideTable>
-      <Heads of={['Glue', 'Takes', 'Hands-on', 'Holds after', 'Dry after', '']} />
+      <Heads
+        of={['Glue', 'Takes', 'Hands-on', 'Holds after', 'Dry after', 'Weighs', ...(priced ? ['Costs'] : []), '']}
+      />
       <tbody>
-        {reads.map(({ glue, materials, handsOnMin, hold, dry, note }) => {
+        {reads.map(({ glue, materials, handsOnMin, hold, dry, dryG, money, note }) => {
           const chosen = glue === project.stacking.glue;
           return (
             <tr key={glue} aria-label={glue} className={chosen ? 'bg-sheet' : ''}>
@@ -45,6 +48,14 @@ export function GluesTable({ report }: { report: PlanReport }) {
               <td className={`${cell} text-right`}>
                 <Figure text={sayHours(dry.likely)} />
               </td>
+              <td className={`${cell} text-right`}>
+                <Figure text={say.mass(dryG.likely)} />
+              </td>
+              {priced && (
+                <td className={`${cell} text-right`}>
+                  <Figure text={money === null ? 'no price' : `${money.toFixed(2)} ${project.currency}`} />
+                </td>
+              )}
               <td className={`${cell} text-right`}>
                 {chosen ? (
                   <span className="text-xs text-muted">chosen</span>

@@ -127,13 +127,12 @@ export function WaysPage({ report }: { report: PlanReport }) {
               ))}
             </tbody>
           </WideTable>
-          {!priced && (
-            <p className="mt-2 text-xs text-muted">
-              Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or
-              piece.
-            </p>
-          )}
         </>
+      )}
+      {(joints || !priced) && (
+        <p className="mt-2 text-xs text-muted">
+          Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or piece.
+        </p>
       )}
     </div>
   );
