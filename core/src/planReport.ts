@@ -125,11 +125,12 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     })),
     voidMeetings: voids.meetings.map((meeting) => ({ ...meeting, at: pair(meeting.at) })),
     zones: zones.zones,
-    surfaces: dressed.zones.map(({ id, name, recipe, trueMm2 }, k) => ({
+    surfaces: dressed.zones.map(({ id, name, recipe, trueMm2, coatMm2 }, k) => ({
       id,
       name,
       recipe,
       trueMm2,
+      coatMm2,
       ...pasteRead(paste.zones[k]),
     })),
     dressed: dressedOf(project, ground),

@@ -83,6 +83,8 @@ const surfaceSchema = z.strictObject({
   name: z.string(),
   recipe: z.string(),
   trueMm2: z.number(),
+  /** By coat of its recipe: the ground that it is meant for, its share not yet taken. */
+  coatMm2: z.array(z.number()),
   fillMl: z.number(),
   skinMl: z.number(),
   most95Mm: z.number(),

@@ -18,7 +18,7 @@ const evenings: Project = {
     },
   },
 };
-const zone = { id: null, name: 'all', recipe: usualRecipe(), trueMm2: 60_000, fillMl: 50, most95Mm: 8, lengthM: 0 };
+const zone = { id: null, name: 'all', recipe: usualRecipe(), trueMm2: 60_000, fillMl: 50, most95Mm: 8, lengthM: 0, coatMm2: null };
 const read = (part: Parameters<typeof compareWays>[2], project = evenings, surfaces = [zone]) =>
   compareWays(project, surfaces, part);
 
@@ -53,6 +53,17 @@ describe('ways side by side', () => {
     expect(of.tissue.stages.map(({ operation }) => operation)).toEqual(['skin', 'skin']);
     // What is done now is the school it came from.
     expect(of.now.handsOnMin).toBeCloseTo(of.compound.handsOnMin, 9);
+  });
+
+  it('what is limited to part of the ground is told as it is now; a school goes all over', () => {
+    const recipe = { ...zone.recipe, coats: [newCoat('a', 'paint', 'acrylic'), newCoat('b', 'wash', 'wash')] };
+    const limited = { ...zone, recipe, coatMm2: [60_000, 15_000] };
+    const of = (part: 'colour') => read(part, evenings, [limited]);
+    const [now, ...schools] = of('colour');
+    expect(now.stages.map(({ areaMm2 }) => areaMm2)).toEqual([60_000, 15_000]);
+    for (const { stages } of schools) expect(stages[0].areaMm2).toBeGreaterThan(15_000);
+    const [everywhere] = read('colour', evenings, [{ ...zone, recipe }]);
+    expect(now.handsOnMin).toBeLessThan(everywhere.handsOnMin);
   });
 
   it('costs only where everything is priced, by the kilogram of powder', () => {

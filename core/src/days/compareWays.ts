@@ -1,5 +1,5 @@
 import { skillFactor } from '../materials/index.ts';
-import { bulkMm, type Part, type Project, type Recipe } from '../project/index.ts';
+import { bulkMm, type Coat, type Part, type Project, type Recipe } from '../project/index.ts';
 import { coatsOfPart, type Way, ways } from '../recipes/index.ts';
 import { atPace, type StageTakeoff, surfaceStages, type WornSurface } from '../takeoff/index.ts';
 import { type Range, sum } from '../units/index.ts';
@@ -30,11 +30,13 @@ export interface ComparedSurface {
   fillMl: number;
   most95Mm: number;
   lengthM: number;
+  /** Ground that each coat of its recipe is meant for, mm2; null where none is limited. */
+  coatMm2: readonly number[] | null;
 }
 
 /**
  * One part of a recipe done in every way there is, on the same zones: first as it is now, then by each school. The stack stays as it is, so that another skin fills the
- * same steps; limits of single coats are left aside for the schools. The builder's own sittings are taken from the first day on, with nothing else to do.
+ * same steps. What is limited to part of the ground now is told as it is; a school goes all over. The builder's own sittings are taken from the first day on, with nothing else to do.
  */
 export function compareWays(project: Project, surfaces: readonly ComparedSurface[], part: Part): WayRead[] {
   const now = surfaces.map((surface) => only(project, surface, coatsOfPart(surface.recipe, part)));
@@ -52,8 +54,9 @@ export function compareWays(project: Project, surfaces: readonly ComparedSurface
   ];
 }
 
-/** A zone that wears nothing but some coats. */
+/** A zone that wears nothing but some coats: those of its recipe where they are meant to lie, others everywhere. */
 function only(project: Project, surface: ComparedSurface, coats: Recipe['coats']): WornSurface {
+  const meantFor = (coat: Coat) => surface.coatMm2?.[surface.recipe.coats.indexOf(coat)] ?? surface.trueMm2;
   const thick = (list: Recipe['coats']) => list.reduce((mm, coat) => mm + bulkMm(project, coat), 0);
   const skinMm = thick(coats);
   const fills = skinMm > 0 || coats.some(({ operation }) => operation === 'skin');
@@ -62,9 +65,9 @@ function only(project: Project, surface: ComparedSurface, coats: Recipe['coats']
     name: surface.name,
     recipe: { ...surface.recipe, coats },
     trueMm2: surface.trueMm2,
-    coatMm2: coats.map(() => surface.trueMm2),
+    coatMm2: coats.map(meantFor),
     fillMl: fills ? surface.fillMl : 0,
-    skinMl: (surface.trueMm2 * skinMm) / 1000,
+    skinMl: coats.reduce((ml, coat) => ml + (meantFor(coat) * bulkMm(project, coat)) / 1000, 0),
     depths: [{ mm: Math.max(0, surface.most95Mm - thick(surface.recipe.coats) + skinMm), areaMm2: surface.trueMm2 }],
     lengthM: surface.lengthM,
     onFoam: false,

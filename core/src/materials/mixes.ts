@@ -76,7 +76,7 @@ export const mixes: readonly Mix[] = [
   {
     id: 'mud paste',
     name: 'Mud paste',
-    parts: [part('soil', 'sifted soil', 4), part('white PVA', 'PVA', 3), part('acrylic', 'earth paint', 1, 'earth')],
+    parts: [part('soil', 'sifted soil', 4), part('matt medium', 'matt medium', 3), part('plaster', 'plaster', 1)],
     note: 'As stiff as porridge; gloss where it is to stay wet.',
   },
   {

@@ -99,35 +99,33 @@ export function WaysPage({ report }: { report: PlanReport }) {
       {joints ? (
         <GluesTable report={report} />
       ) : (
-        <>
-          <WideTable>
-            <Heads
-              of={[
-                'Way',
-                'Takes',
-                'Coats',
-                'Hands-on',
-                'Sittings',
-                'Next may begin',
-                'Weighs',
-                ...(priced ? ['Costs'] : []),
-                '',
-              ]}
-            />
-            <tbody>
-              {reads.map((read) => (
-                <WayRow
-                  key={read.way?.id ?? 'now'}
-                  read={read}
-                  chosen={read.way === null ? now === null : read.way.id === now?.id}
-                  hidden={read.way === null && now !== null}
-                  onTake={() => read.way && take(read.way)}
-                  priced={priced}
-                />
-              ))}
-            </tbody>
-          </WideTable>
-        </>
+        <WideTable>
+          <Heads
+            of={[
+              'Way',
+              'Takes',
+              'Coats',
+              'Hands-on',
+              'Sittings',
+              'Next may begin',
+              'Weighs',
+              ...(priced ? ['Costs'] : []),
+              '',
+            ]}
+          />
+          <tbody>
+            {reads.map((read) => (
+              <WayRow
+                key={read.way?.id ?? 'now'}
+                read={read}
+                chosen={read.way === null ? now === null : read.way.id === now?.id}
+                hidden={read.way === null && now !== null}
+                onTake={() => read.way && take(read.way)}
+                priced={priced}
+              />
+            ))}
+          </tbody>
+        </WideTable>
       )}
       {(joints || !priced) && (
         <p className="mt-2 text-xs text-muted">
@@ -153,6 +151,7 @@ function comparedOf(report: PlanReport, { key, name, trueMm2 }: Worn, recipe: Re
     fillMl: zone?.fillMl ?? 0,
     most95Mm: zone?.most95Mm ?? 0,
     lengthM: side?.lengthM ?? 0,
+    coatMm2: zone?.coatMm2 ?? null,
   };
 }
 
