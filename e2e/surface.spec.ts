@@ -56,6 +56,16 @@ test('five zones in five recipes: every step with its zones, and the command lin
   expect(printed).toContain('Paint sand to dark green');
 });
 
+test('a zone is picked where it lies on the plan, and the list shows which', async ({ app, page }) => {
+  await zoned(app, page);
+  await page.getByRole('group', { name: 'Plan of the base' }).scrollIntoViewIfNeeded();
+  await page.mouse.click(...(await app.onPlan(275, 100, quarry)));
+  await expect(zones(page).getByRole('button', { name: /^Under water/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('Recipe of Under water')).toBeVisible();
+  await page.mouse.click(...(await app.onPlan(20, 280, quarry)));
+  await expect(zones(page).getByRole('button', { name: /^Under water/ })).toHaveAttribute('aria-pressed', 'false');
+});
+
 test('the skin of the benches from compound to texture paste: amounts, coats, bowls, hours and weight answer', async ({
   app,
   page,
@@ -102,7 +112,7 @@ test('schools of colouring side by side, by evenings; another one is taken', asy
   await expect(steps(page)).toContainText('ochre, grey, brown, green in spots');
   await page.getByLabel('Part of the work').selectOption({ label: 'Joints of the stack' });
   await expect(row('polyurethane')).toContainText('chosen');
-  await expect(row('quick rim, slow middle').getByRole('cell')).toHaveCount(5);
+  await expect(row('quick rim, slow middle').getByRole('cell')).toHaveCount(6);
   await page.getByRole('button', { name: 'Glue with contact spray' }).click();
   await app.settled();
   await expect(row('contact spray')).toContainText('chosen');

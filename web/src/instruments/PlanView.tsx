@@ -1,5 +1,5 @@
 import { baseOutline, baseSize, isolines, type LayerReport } from '@hosket/core';
-import { useDeferredValue, useMemo } from 'react';
+import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { useProject } from '../store/projectStore.ts';
 import { usePicked } from '../store/viewStore.ts';
 import { useFields, usePlan } from '../worker/planStore.ts';
@@ -23,10 +23,12 @@ interface Props {
   marks?: boolean;
   /** What the tint tells, where that is not the builder's to choose. */
   shading?: Shading;
+  /** Drawn over the ground, and takes the pointer there. */
+  over?: ReactNode;
 }
 
 /** The base from above: shaded ground with its height lines, marks, the section line, and a layer's footprint. */
-export function PlanView({ editable = false, layer, above, marks = true, shading }: Props) {
+export function PlanView({ editable = false, layer, above, marks = true, shading, over }: Props) {
   const { base } = useProject();
   const { widthMm, depthMm } = baseSize(base);
   return (
@@ -45,6 +47,7 @@ export function PlanView({ editable = false, layer, above, marks = true, shading
       {marks && <PlanRoom />}
       {marks && <DistanceLine editable={editable} />}
       {editable && <UnderlayPins />}
+      {over}
       <ShownPlace />
       <PlanSection />
       {editable && <PlanDrawing />}

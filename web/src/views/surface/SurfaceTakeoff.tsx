@@ -41,7 +41,8 @@ function Step({ step, report }: { step: StageReport; report: PlanReport }) {
   const { currency } = useProject();
   const last = report.operations.filter((operation) => operation.step === step.id).at(-1);
   const { batches } = step;
-  const word = batches?.of === 'patch' ? 'patch' : 'bowl';
+  // What comes ready from the tub is not mixed, only portioned.
+  const word = batches?.of === 'patch' ? 'patch' : batches?.recipe.length ? 'bowl' : 'portion';
   return (
     <li className="border-t border-graphite/40 pt-1.5">
       <h3 className="text-sm font-semibold">{step.title}</h3>
@@ -62,7 +63,7 @@ function Step({ step, report }: { step: StageReport; report: PlanReport }) {
       {batches && (
         <p className="py-1 text-xs">
           <strong>
-            {batches.count} {batches.count === 1 ? word : word === 'bowl' ? 'bowls' : 'patches'} of about{' '}
+            {batches.count} {batches.count === 1 ? word : word === 'patch' ? 'patches' : `${word}s`} of about{' '}
             {say.volume(batches.mlEach)}
           </strong>
           {batches.recipe.length > 0 && `${batches.count > 1 ? ', each' : ':'} ${batches.recipe.join(' and ')}`}{' '}

@@ -70,12 +70,14 @@ export function WaysPage({ report }: { report: PlanReport }) {
   return (
     <div>
       <div className="mb-2 flex flex-wrap items-end gap-3">
-        <ChoiceField
-          label="Zone"
-          value={worn.key}
-          options={all.map((one) => ({ value: one.key, text: one.name }))}
-          onValue={pickZone}
-        />
+        {!joints && (
+          <ChoiceField
+            label="Zone"
+            value={worn.key}
+            options={all.map((one) => ({ value: one.key, text: one.name }))}
+            onValue={pickZone}
+          />
+        )}
         <ChoiceField
           label="Part of the work"
           value={joints ? 'joints' : part}

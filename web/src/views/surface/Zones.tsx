@@ -23,6 +23,7 @@ import { askSuggestion, dropSuggestion, usePlan } from '../../worker/planStore.t
 import { RuleConditions } from './RuleConditions.tsx';
 import { zoneKeyOf } from './wearers.ts';
 import { whenWords } from './whenWords.ts';
+import { ZonesOnPlan } from './ZonesOnPlan.tsx';
 
 type ZoneRead = PlanReport['zones'][number];
 
@@ -50,7 +51,7 @@ export function Zones() {
       <h2 className="sr-only">What covers what</h2>
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2">
         <div className="relative h-[190px] border border-line">
-          <PlanView shading="cover" marks={false} />
+          <PlanView shading="cover" marks={false} over={<ZonesOnPlan zones={reads} />} />
         </div>
         {suggestion ? (
           <Proposed suggestion={suggestion} />
