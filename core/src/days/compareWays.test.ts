@@ -18,7 +18,16 @@ const evenings: Project = {
     },
   },
 };
-const zone = { id: null, name: 'all', recipe: usualRecipe(), trueMm2: 60_000, fillMl: 50, most95Mm: 8, lengthM: 0, coatMm2: null };
+const zone = {
+  id: null,
+  name: 'all',
+  recipe: usualRecipe(),
+  trueMm2: 60_000,
+  fillMl: 50,
+  most95Mm: 8,
+  lengthM: 0,
+  coatMm2: null,
+};
 const read = (part: Parameters<typeof compareWays>[2], project = evenings, surfaces = [zone]) =>
   compareWays(project, surfaces, part);
 

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { bad, good, type Result } from '../units/index.ts';
+import { bad, type Fault, good, type Result } from '../units/index.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import { surfaceFrom6 } from './recipesFrom6.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
@@ -157,6 +157,26 @@ export function migrate(
     carried = { ...step(carried), version: at + 1 };
   }
   return good(carried);
+}
+
+/**
+ * Whether a changed project can still be written to a file and read again: only what was changed is looked at. An edit that goes over a limit of the format is told
+ * here, before it is made.
+ */
+export function faultOfEdit(before: Project, next: Project): Fault | null {
+  for (const key of Object.keys(projectSchema.shape) as (keyof Project)[]) {
+    if (before[key] === next[key]) continue;
+    const read = projectSchema.shape[key].safeParse(next[key]);
+    if (read.success) continue;
+    const [issue] = read.error.issues;
+    return {
+      code: 'value',
+      place: pathText([key, ...issue.path]),
+      message: `That does not go: ${issue.message}.`,
+      remedy: 'Nothing was changed.',
+    };
+  }
+  return null;
 }
 
 /** Reads a project from a parsed document; says which path is wrong and why. */

@@ -5,10 +5,10 @@ import { CoatPatterns } from '../instruments/coatTextures.tsx';
 import { Patterns } from '../instruments/Patterns.tsx';
 import { SectionStrip } from '../instruments/SectionStrip.tsx';
 import { addNew, openKept } from '../store/library.ts';
-import { projectStore, showProject } from '../store/projectStore.ts';
+import { projectStore, refusals, showProject } from '../store/projectStore.ts';
 import { pickNothing, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
-import { Messages } from '../ui/toast.tsx';
+import { Messages, sayWrong } from '../ui/toast.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
@@ -49,6 +49,7 @@ function Bench({ projectId }: { projectId: string }) {
   useEffect(() => {
     document.documentElement.dataset.theme = theme;
   }, [theme]);
+  useEffect(() => refusals.subscribe(({ last }) => sayWrong(last)), []);
   useEffect(() => {
     document.title = `${name}, Hosket`;
   }, [name]);

@@ -1,4 +1,4 @@
-import type { Project } from '@hosket/core';
+import { faultOfEdit, type Project } from '@hosket/core';
 import { temporal } from 'zundo';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
@@ -43,8 +43,14 @@ export function edit(change: (project: Project) => Project): void {
   const { project } = projectStore.getState();
   if (!project) return;
   const next = change(project);
-  if (next !== project) projectStore.setState({ project: next });
+  if (next === project) return;
+  const fault = faultOfEdit(project, next);
+  if (fault) refusals.setState({ last: `${fault.message}\n${fault.place}\n${fault.remedy}` });
+  else projectStore.setState({ project: next });
 }
+
+/** Why the last edit was not made: what cannot be read back from a file is never put on the bench. */
+export const refusals = createStore<{ last: string }>()(() => ({ last: '' }));
 
 /** The open project outside of what is drawn; only called while there is one. */
 export function projectNow(): Project {

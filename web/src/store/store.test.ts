@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { saveStore, startAutosave } from './autosave.ts';
 import { database } from './database.ts';
 import { addDemo, addNew, duplicate, firstToOpen, importText, listKept, openKept, remove, restore } from './library.ts';
-import { edit, keptHistory, projectStore, redo, showProject, undo } from './projectStore.ts';
+import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
 
 beforeEach(async () => {
   await database.projects.clear();
@@ -119,5 +119,18 @@ describe('autosave', () => {
     edit((project) => ({ ...project, notes: 'b' }));
     await saved();
     expect((await openKept(id))?.project.notes).toBe('b');
+  });
+});
+
+describe('an edit that no file could hold', () => {
+  it('is refused with the place and the reason, and the project stays as it was', async () => {
+    await open(await addDemo());
+    const before = now();
+    const many = Array.from({ length: 81 }, (_, k) => ({ ...before.recipes[0], id: `r${k}`, name: `R${k}` }));
+    edit((p) => ({ ...p, recipes: many }));
+    expect(now()).toBe(before);
+    expect(refusals.getState().last).toMatch(/^That does not go: .*80.*\nrecipes\nNothing was changed\.$/);
+    edit((p) => ({ ...p, name: 'Another name' }));
+    expect(now().name).toBe('Another name');
   });
 });
