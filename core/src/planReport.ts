@@ -20,7 +20,7 @@ import { frameOf, type Landform, nameOf, type Project } from './project/index.ts
 import type { Worn } from './recipes/index.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
 import { handOf, optionFor, sameOption } from './stack/index.ts';
-import { dressedOf, readRow, type StageTakeoff } from './takeoff/index.ts';
+import { dressedOf, readRow, type StageTakeoff, sheetsMoney } from './takeoff/index.ts';
 import type { SetRead } from './tiles/index.ts';
 import type { ZonesRead } from './zones/index.ts';
 
@@ -82,7 +82,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     finish: chosen.days.finish?.likely ?? null,
     handsOnMin: chosen.days.handsOnMin,
     mass,
-    cost: sheetsCost(project, chosen.plan),
+    cost: sheetsMoney(project, chosen.plan.sheetsUsed),
     tallestMm: fit.tallestMm,
     zones: zones.zones,
   });
@@ -188,18 +188,9 @@ function pasteRead({ depths: _, deepestAt, ...read }: ZonePaste) {
   return { ...read, deepestAt: deepestAt && ([deepestAt[0], deepestAt[1]] as [number, number]) };
 }
 
-/** Price of the sheets a plan takes, where they are priced; null when none of them is. */
-function sheetsCost(project: Project, { sheetsUsed }: LayerPlan): number | null {
-  const priced = sheetsUsed.flatMap(({ sheetId, sheets }) => {
-    const price = project.sheets.find(({ id }) => id === sheetId)?.price;
-    return price == null ? [] : [sheets * price];
-  });
-  return priced.length ? priced.reduce((sum, cost) => sum + cost, 0) : null;
-}
-
 /** Sheets and paste of a stack, as far as they are priced. */
 function moneyOf(project: Project, { plan, takeoff }: Worked): number | null {
-  const sheets = sheetsCost(project, plan);
+  const sheets = sheetsMoney(project, plan.sheetsUsed);
   const { pastePerL } = project.stacking;
   if (pastePerL === null) return sheets;
   const mixedMl = takeoff

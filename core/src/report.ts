@@ -75,6 +75,7 @@ const stageSchema = z.strictObject({
   dryG: rangeSchema,
   money: z.number().nullable(),
   note: z.string(),
+  cautions: z.array(z.string()),
 });
 
 /** What a zone wears, and the paste under it. */

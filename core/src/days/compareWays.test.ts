@@ -26,7 +26,7 @@ const zone = {
   fillMl: 50,
   most95Mm: 8,
   lengthM: 0,
-  coatMm2: null,
+  coatMm2: null as number[] | null,
 };
 const read = (part: Parameters<typeof compareWays>[2], project = evenings, surfaces = [zone]) =>
   compareWays(project, surfaces, part);

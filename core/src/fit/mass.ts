@@ -31,7 +31,8 @@ export function massOf(
   const boardG = scaleRange(density, (planMm2 * board.thicknessMm) / 1e6);
   const pasteG = sum(takeoff.filter(({ stage }) => stage === 'skin').map(({ dryG }) => dryG));
   const glueG = sum(takeoff.filter(({ stage }) => stage === 'glue').map(({ dryG }) => dryG));
-  const coverG = sum(takeoff.filter(({ stage }) => stage !== 'skin' && stage !== 'glue').map(({ dryG }) => dryG));
+  const under: readonly StageTakeoff['stage'][] = ['cut', 'glue', 'skin'];
+  const coverG = sum(takeoff.filter(({ stage }) => !under.includes(stage)).map(({ dryG }) => dryG));
   const laidG = sum(laid.map(({ massG }) => massG));
   const foamG = plan.foamMassG;
   return { boardG, foamG, glueG, pasteG, coverG, laidG, totalG: sum([boardG, foamG, glueG, pasteG, coverG, laidG]) };

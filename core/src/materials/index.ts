@@ -4,6 +4,7 @@ export * from './foam.ts';
 export * from './glue.ts';
 export * from './labour.ts';
 export * from './materialSchema.ts';
+export * from './measures.ts';
 export * from './mixes.ts';
 export * from './plaster.ts';
 export * from './properties.ts';

@@ -45,7 +45,12 @@ const valueSchema = z
   .refine(ordered, 'Low, likely and high must rise');
 export type Value = z.infer<typeof valueSchema>;
 
-const packSchema = z.strictObject({ amount: z.number().gt(0).max(1e6), unit: z.enum(['ml', 'g', 'each']) });
+/** What packs and stores are measured in; lengths for rails and panels. */
+export const packUnits = ['ml', 'g', 'each', 'mm'] as const;
+export type PackUnit = (typeof packUnits)[number];
+
+const packSchema = z.strictObject({ amount: z.number().gt(0).max(1e6), unit: z.enum(packUnits) });
+export type Pack = z.infer<typeof packSchema>;
 
 /** A material by its kind, never by a maker. */
 export const materialSchema = z.strictObject({

@@ -25,6 +25,8 @@ export * from './stackEdits.ts';
 export * from './stacking.ts';
 export * from './stackingSchema.ts';
 export * from './start.ts';
+export * from './storesEdits.ts';
+export * from './storesSchema.ts';
 export * from './terrainSchema.ts';
 export * from './thingSchema.ts';
 export * from './tileSchema.ts';

@@ -4,6 +4,7 @@ import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import { surfaceFrom6 } from './recipesFrom6.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project, projectSchema } from './schema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
+import { emptyStores, usualSupport } from './storesSchema.ts';
 import { newTile } from './tiles.ts';
 
 /** Turns a document of version n into one of version n + 1; the entry at n. Chained until the present version is reached. */
@@ -87,6 +88,8 @@ const migrations: Migrations = {
       patches: listOf(tile.patches).map((patch) => ({ ...patch, recipe: null })),
     })),
   }),
+  /** Version 7 knew no cupboard, no packs and prices, nothing done, nothing overruled, and not what the piece stands on. */
+  7: (document) => ({ ...document, stores: emptyStores(), overruled: [], support: usualSupport() }),
 };
 
 const carriedZones = (zones: unknown): unknown =>

@@ -10,6 +10,7 @@ import { recipeSchema } from './recipeSchema.ts';
 import { countSchema, rowSchema } from './rowSchema.ts';
 import { offcutSchema, sheetSchema } from './sheetSchema.ts';
 import { stackingSchema, stackSchema } from './stackingSchema.ts';
+import { overruledSchema, storesSchema, supportSchema } from './storesSchema.ts';
 import { terrainSchema, underlaySchema } from './terrainSchema.ts';
 import { thingSchema } from './thingSchema.ts';
 import { profileSchema, tileFields, tileSchema } from './tileSchema.ts';
@@ -17,7 +18,7 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 7;
+export const PROJECT_VERSION = 8;
 
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({
@@ -117,6 +118,10 @@ export const projectSchema = z.strictObject({
   materials: ownMaterialsSchema,
   /** What is counted without being drawn. */
   counts: z.array(countSchema).max(100).refine(unique, 'Two counts have the same id'),
+  /** What is in the cupboard, what can be bought, and what is done. */
+  stores: storesSchema,
+  overruled: overruledSchema,
+  support: supportSchema,
   bench: benchSchema,
   /** Feeds the spread of the finish date: the same seed always gives the same plan. */
   seed: z

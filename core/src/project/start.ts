@@ -4,6 +4,7 @@ import { usualRecipe, usualSurface } from './recipes.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schema.ts';
 import type { Sheet } from './sheetSchema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
+import { emptyStores, usualSupport } from './storesSchema.ts';
 import { newTile } from './tiles.ts';
 
 /** A sheet of dense foam as it is usually bought for small work. */
@@ -70,6 +71,9 @@ export function startProject(name: string, startDate: string): Project {
     recipes: [usualRecipe()],
     materials: noMaterials(),
     counts: [],
+    stores: emptyStores(),
+    overruled: [],
+    support: usualSupport(),
     bench: {
       startDate,
       week: {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boughtAs, catalogueOf, noMaterials, shippedMaterials } from '../materials/index.ts';
 import { newCoat, type Project, type Recipe, startProject } from '../project/index.ts';
 import { ways } from '../recipes/index.ts';
-import { moneyFor } from './money.ts';
+import { moneyFor, pricesOf } from './money.ts';
 import type { StageTakeoff } from './stage.ts';
 import { surfaceStages } from './surfaceStages.ts';
 import type { WornSurface } from './wornSurface.ts';
@@ -23,7 +23,7 @@ const surface = (coats: Recipe['coats'], lengthM = 1.2): WornSurface => ({
   lengthM,
   onFoam: true,
 });
-const steps = (project: Pick<Project, 'materials' | 'recipes' | 'surface'>, coats: Recipe['coats']) =>
+const steps = (project: Pick<Project, 'materials' | 'recipes' | 'surface' | 'stores'>, coats: Recipe['coats']) =>
   surfaceStages(project, [surface(coats)], 1);
 const had = (stages: readonly StageTakeoff[]) =>
   stages
@@ -88,25 +88,45 @@ describe('what it costs', () => {
     high: price,
     note: '',
   });
+  const priceWith = (...values: ReturnType<typeof own>[]) => pricesOf({ ...start, materials: { added: [], values } });
   const [soil] = steps(start, [newCoat('s', 'scatter', 'soil', { thicknessMm: 1 })]);
 
   it('nothing is priced, nothing is said', () => {
-    expect(moneyFor(catalogue, soil.materials)).toBeNull();
+    expect(moneyFor(pricesOf(start), soil.materials)).toBeNull();
     expect(soil.money).toBeNull();
   });
 
   it('kilograms, litres and pieces, as far as they are priced', () => {
-    const priced = catalogueOf({ added: [], values: [own('soil', 4), own('alcohol', 8), own('tuft', 0.1)] });
+    const priced = priceWith(own('soil', 4), own('alcohol', 8), own('tuft', 0.1));
     const grams = soil.materials[0].amount.likely;
     expect(moneyFor(priced, soil.materials)).toBeCloseTo((4 * grams) / 1000 + 8 * 0.015, 9);
     const [tufts] = steps(start, [newCoat('t', 'plant', 'tuft', { per100Cm2: 5 })]);
     expect(moneyFor(priced, tufts.materials)).toBeCloseTo(50 * 0.1, 9);
   });
 
-  it('panels by the square metre, with the glue behind them', () => {
-    const priced = catalogueOf({ added: [], values: [own('edge panel', 30)] });
+  it('by the cheapest pack that serves, in its own colour, where the catalogue has no price', () => {
+    const pack = (amount: number, price: number | null, which = '') => ({
+      id: `${amount} ${which}`,
+      material: 'acrylic',
+      which,
+      amount,
+      unit: 'ml' as const,
+      price,
+      supplier: '',
+    });
+    const stores = { ...start.stores, packs: [pack(60, 3), pack(120, 4.8), pack(17, null), pack(120, 1, 'black')] };
+    const priceOf = pricesOf({ ...start, stores });
+    expect(priceOf({ material: 'acrylic', which: 'black' }, 'ml')).toBeCloseTo(1 / 120, 9);
+    // A pack without a colour comes in every colour.
+    expect(priceOf({ material: 'acrylic', which: 'red' }, 'ml')).toBeCloseTo(0.04, 9);
+    expect(priceOf({ material: 'acrylic', which: '' }, 'ml')).toBeCloseTo(0.04, 9);
+    expect(priceOf({ material: 'gesso', which: '' }, 'ml')).toBeNull();
+  });
+
+  it('panels by the metre, with the glue behind them', () => {
+    const priced = priceWith(own('edge panel', 30));
     const [panels] = steps(start, [newCoat('p', 'face', 'edge panel')]);
-    expect(moneyFor(priced, panels.materials)).toBeCloseTo(30 * 0.1, 9);
+    expect(moneyFor(priced, panels.materials)).toBeCloseTo(30 * 1.2, 9);
     expect(had([panels]).map(({ material }) => material)).toEqual(['edge panel', 'white PVA']);
   });
 });

@@ -3,8 +3,9 @@ import { type Catalogue, catalogueOf } from '../materials/index.ts';
 import { type Count, nameOf, type Project } from '../project/index.ts';
 import { type Coefficient, type Range, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
+import { materialCautions } from './cautions.ts';
 import { readRow, stonesOf, tilesOf } from './counts.ts';
-import { moneyFor } from './money.ts';
+import { moneyFor, type PriceOf, pricesOf } from './money.ts';
 import type { StageTakeoff, TakenMaterial } from './stage.ts';
 import { withSetUp } from './withSetUp.ts';
 
@@ -16,8 +17,12 @@ interface Piece {
 }
 
 /** Everything that is counted piece by piece, each with its hours: rows on the ground, rings, tiles, fibre for smoke. */
-export function countStages(project: Pick<Project, 'rows' | 'counts' | 'materials'>, ground: Ground): StageTakeoff[] {
+export function countStages(
+  project: Pick<Project, 'rows' | 'counts' | 'materials' | 'stores'>,
+  ground: Ground,
+): StageTakeoff[] {
   const catalogue = catalogueOf(project.materials);
+  const priceOf = pricesOf(project);
   return [
     ...project.rows.map((row) => {
       const read = readRow(row, ground);
@@ -34,6 +39,7 @@ export function countStages(project: Pick<Project, 'rows' | 'counts' | 'material
           : [];
       return stageOf(
         catalogue,
+        priceOf,
         `row-${row.id}`,
         nameOf(row),
         read.pieces,
@@ -41,13 +47,13 @@ export function countStages(project: Pick<Project, 'rows' | 'counts' | 'material
         row.kind === 'track' ? read.railMm / 2000 : 0,
       );
     }),
-    ...project.counts.map((count) => countedStage(catalogue, count)),
+    ...project.counts.map((count) => countedStage(catalogue, priceOf, count)),
   ].filter((stage) => stage.materials.length > 0);
 }
 
 const mm = (name: string, value: number) => ({ name, value, unit: 'mm' });
 
-function countedStage(catalogue: Catalogue, count: Count): StageTakeoff {
+function countedStage(catalogue: Catalogue, priceOf: PriceOf, count: Count): StageTakeoff {
   const id = `count-${count.id}`;
   switch (count.kind) {
     case 'ring': {
@@ -56,6 +62,7 @@ function countedStage(catalogue: Catalogue, count: Count): StageTakeoff {
       const how = `each spans ${one(wedgeDegrees)} degrees: ${one(innerMm)} mm wide inside, ${one(outerMm)} mm outside`;
       return stageOf(
         catalogue,
+        priceOf,
         id,
         count.name,
         [{ material: 'ring stone', name: 'Ring stones', count: stones, how }],
@@ -66,7 +73,15 @@ function countedStage(catalogue: Catalogue, count: Count): StageTakeoff {
     case 'tiling': {
       const { courses, tiles } = tilesOf(count);
       const how = `${courses} courses on each of ${count.faces} ${count.faces === 1 ? 'face' : 'faces'}, cut ones counted whole`;
-      return stageOf(catalogue, id, count.name, [{ material: 'tile', name: 'Tiles', count: tiles, how }], [], 0);
+      return stageOf(
+        catalogue,
+        priceOf,
+        id,
+        count.name,
+        [{ material: 'tile', name: 'Tiles', count: tiles, how }],
+        [],
+        0,
+      );
     }
     case 'fill': {
       const bulk = catalogue.need('fibre fill', 'bulkKgPerL');
@@ -79,6 +94,7 @@ function countedStage(catalogue: Catalogue, count: Count): StageTakeoff {
       );
       return stageOf(
         catalogue,
+        priceOf,
         id,
         count.name,
         [{ material: 'fibre fill', name: 'Clouds to tease out', count: 1, how: 'one cloud' }],
@@ -92,6 +108,7 @@ function countedStage(catalogue: Catalogue, count: Count): StageTakeoff {
 /** One counted thing with its minutes: so many pieces, and so many metres. */
 function stageOf(
   catalogue: Catalogue,
+  priceOf: PriceOf,
   id: string,
   name: string,
   pieces: readonly Piece[],
@@ -146,8 +163,12 @@ function stageOf(
         .flatMap(({ material, count }) => part(catalogue.figure(material, 'eachG'), count))
         .map(({ range }) => range),
     ),
-    money: moneyFor(catalogue, materials),
+    money: moneyFor(priceOf, materials),
     note: 'Can be made while glue and paste dry.',
+    cautions: materialCautions(
+      catalogue,
+      there.map(({ material }) => material),
+    ),
   };
 }
 

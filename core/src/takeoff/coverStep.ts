@@ -205,6 +205,12 @@ export function panelAmounts(context: StepContext): StepAmounts {
       {
         name: `${name}, cm2`,
         amount: measured('mm2', areaMm2, 'the sides, from under the board to the ground', inputs),
+      },
+      {
+        name: 'of it along the sides',
+        amount: measured('mm', 1000 * lengthM, 'the length of all sides', [
+          { name: 'length', value: lengthM, unit: 'm' },
+        ]),
         ...hadOf(context),
       },
       {

@@ -1,18 +1,22 @@
 import { type Cutting, paceOf } from '../cutting/index.ts';
+import { lineLength } from '../geometry/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
 import { type Catalogue, catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
-import type { CutTool, Project } from '../project/index.ts';
+import type { Project } from '../project/index.ts';
 import { exactly, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
-import { moneyFor } from './money.ts';
+import { carvingCautions, cuttingCautions, materialCautions, wiringCautions } from './cautions.ts';
+import { moneyFor, pricesOf } from './money.ts';
 import { cm2, type StageTakeoff, type TakenMaterial } from './stage.ts';
 
-const cutNotes: Record<CutTool, string> = {
-  knife: 'Fresh blade, metal rule, many light passes, cut away from the holding hand.',
-  'hot wire':
-    'The coolest wire that cuts; outdoors or extracted, with an organic-vapour mask: fumes of melting foam are harmful. Smoke means too hot.',
-  'fine saw': 'Clamp the sheet, hand behind the blade, dust mask.',
-};
+/** Price of the sheets a plan takes, where they are priced; null when none of them is. */
+export function sheetsMoney(project: Pick<Project, 'sheets'>, used: LayerPlan['sheetsUsed']): number | null {
+  const priced = used.flatMap(({ sheetId, sheets }) => {
+    const price = project.sheets.find(({ id }) => id === sheetId)?.price;
+    return price == null ? [] : [sheets * price];
+  });
+  return priced.length ? priced.reduce((all, cost) => all + cost, 0) : null;
+}
 
 /** Cutting, by the pieces as they lie on sheets where that is worked out (`cut`), else by outlines and the yield of a sheet. */
 export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null): StageTakeoff {
@@ -63,9 +67,10 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
     coatWord: 'coat',
     drying: { kind: 'none' },
     after: [],
-    dryG: exactly(0),
-    money: null,
-    note: cutNotes[tool],
+    dryG: plan.foamMassG,
+    money: sheetsMoney(project, plan.sheetsUsed),
+    note: '',
+    cautions: cuttingCautions(tool),
   };
 }
 
@@ -113,8 +118,12 @@ export function gluing(project: Project, plan: { layers: readonly { contactMm2: 
     drying: { kind: 'joints' },
     after: [],
     dryG: sum(materials.map(({ material, amount }) => scaleRange(amount, driesTo(catalogue, material ?? '')))),
-    money: moneyFor(catalogue, materials),
+    money: moneyFor(pricesOf(project), materials),
     note: glue.note,
+    cautions: materialCautions(
+      catalogue,
+      glue.spreads.map(({ material }) => material),
+    ),
   };
 }
 
@@ -155,6 +164,51 @@ export function carving(plan: LayerPlan): StageTakeoff | null {
     after: [{ id: 'glue', wait: 'coat' }],
     dryG: exactly(0),
     money: null,
-    note: 'Dust mask when rasping or sanding; hot wire only outdoors or extracted, with an organic-vapour mask.',
+    note: '',
+    cautions: carvingCautions(),
+  };
+}
+
+/** Cables and bays: laid and fitted while the foam is still bare. */
+export function fitting(project: Pick<Project, 'voids'>): StageTakeoff | null {
+  const cables = project.voids.filter((one) => one.kind === 'cable');
+  const rooms = project.voids.filter(({ kind }) => kind === 'bay' || kind === 'chamber');
+  if (!cables.length && !rooms.length) return null;
+  const metres = cables.reduce((all, { points }) => all + lineLength(points, false), 0) / 1000;
+  const count = cables.length + rooms.length;
+  const along = amountOf('min', metres, '', [], [times(labour.cable)]);
+  const each = amountOf('min', count, '', [], [times(labour.bay)]);
+  return {
+    id: 'voids',
+    stage: 'carve',
+    operation: null,
+    zones: [],
+    title: 'Lay cables, fit bays',
+    areaMm2: 0,
+    materials: [],
+    handsOn: {
+      ...sum([along, each]),
+      unit: 'min',
+      working: {
+        expression: 'cable x laying + cables, bays and chambers x fitting',
+        inputs: [
+          { name: 'cable', value: metres, unit: 'm' },
+          { name: 'cables, bays and chambers', value: count, unit: '' },
+        ],
+        coefficients: [labour.cable, labour.bay],
+      },
+    },
+    batches: null,
+    coats: 1,
+    coatWord: 'coat',
+    drying: { kind: 'none' },
+    after: [
+      { id: 'glue', wait: 'coat' },
+      { id: 'carve', wait: 'touch' },
+    ],
+    dryG: exactly(0),
+    money: null,
+    note: 'Before any skin: what is shut in cannot be reached. Try every lamp and motor now.',
+    cautions: wiringCautions(),
   };
 }

@@ -15,9 +15,9 @@ function keyOf({ operation, material, colour, coats, thinParts, tool }: Coat): s
 
 /**
  * Recipes worked through side by side: of the coats that come next on some zone, those of the earliest operation are done, on all zones that are at them (of several,
- * what most zones wait for). So no recipe is done out of its order, and what can be done at once is.
+ * what most zones wait for). Names of `before` are not given again. So no recipe is done out of its order, and what can be done at once is.
  */
-export function stepsOf(surfaces: readonly WornSurface[]): Step[] {
+export function stepsOf(surfaces: readonly WornSurface[], before: readonly Step[] = []): Step[] {
   const queues = surfaces.map((surface) => {
     const all = surface.recipe.coats.map((coat, at): Queued => ({ surface, coat, at, key: keyOf(coat) }));
     return all.filter((worn) => surface.coatMm2[worn.at] > 1 && worn.coat.sharePercent > 0);
@@ -37,7 +37,7 @@ export function stepsOf(surfaces: readonly WornSurface[]): Step[] {
     const [, zones] = [...heads].reduce((best, next) => (comesBefore(next, best, queues, at) ? next : best));
     const worn = zones.map((k) => queues[k][at[k]]);
     for (const k of zones) at[k]++;
-    steps.push({ id: idOf(worn[0].coat, steps), worn });
+    steps.push({ id: idOf(worn[0].coat, [...before, ...steps]), worn });
   }
 }
 

@@ -47,6 +47,8 @@ export interface StageTakeoff {
   /** Price of what is used, as far as it is priced. */
   money: number | null;
   note: string;
+  /** What to mind while it is done. */
+  cautions: string[];
 }
 
 export interface TakenMaterial {

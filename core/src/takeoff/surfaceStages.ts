@@ -1,16 +1,17 @@
 import { type Catalogue, catalogueOf } from '../materials/index.ts';
 import { type Coat, fillPasteOf, newCoat, type Operation, operationWords, type Project } from '../project/index.ts';
 import { scaleRange } from '../units/index.ts';
+import { coatCautions } from './cautions.ts';
 import type { StepAmounts, StepContext } from './context.ts';
 import { countedAmounts, fibreAmounts, looseAmounts, panelAmounts } from './coverStep.ts';
-import { moneyFor } from './money.ts';
+import { hadFor, moneyFor, pricesOf } from './money.ts';
 import { type Step, stepsOf } from './order.ts';
 import { layerWanted, pasteAmounts, plyAmounts, skinWanted } from './pasteStep.ts';
 import type { StageTakeoff, WaitKind } from './stage.ts';
 import { powderAmounts, thinAmounts } from './thinStep.ts';
 import { touchedMm2, type Worn, type WornSurface } from './wornSurface.ts';
 
-type Shelf = Pick<Project, 'materials' | 'recipes' | 'surface'>;
+type Shelf = Pick<Project, 'materials' | 'recipes' | 'surface' | 'stores'>;
 
 /** Less than this of paste is nothing to mix for, ml. */
 const LEAST_FILL_ML = 0.5;
@@ -21,11 +22,17 @@ const LEAST_FILL_ML = 0.5;
  */
 export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], pace: number): StageTakeoff[] {
   const catalogue = catalogueOf(project.materials);
+  const priceOf = pricesOf(project);
   const filled = surfaces.map((surface) => withFill(project, catalogue, surface));
   const stages: StageTakeoff[] = [];
   /** The last step that was done on each zone, and whether it was paste. */
   const last = new Map<WornSurface, { id: string; coat: Coat }>();
-  for (const step of stepsOf(filled)) {
+  const ground = stepsOf(filled.filter(({ onFoam }) => onFoam));
+  const sides = stepsOf(
+    filled.filter(({ onFoam }) => !onFoam),
+    ground,
+  );
+  for (const step of [...ground, ...sides]) {
     const { material, operation } = step.worn[0].coat;
     const context: StepContext = { catalogue, worn: step.worn, material, pace };
     const amounts = amountsOf(project, context, step);
@@ -40,10 +47,14 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
         name: worn.surface.name,
         areaMm2: touchedMm2(worn),
       })),
-      after: earlier(catalogue, step.worn, last),
+      after: [...earlier(catalogue, step.worn, last), ...edgesLast(step.worn, last)],
       dryG: scaleRange(amounts.dryG, 1),
-      money: moneyFor(catalogue, amounts.materials),
-      note: noteOf(catalogue, material),
+      money: moneyFor(priceOf, amounts.materials),
+      note: catalogue.material(material)?.use ?? '',
+      cautions: coatCautions(catalogue, step.worn[0].coat, [
+        material,
+        ...hadFor(amounts.materials).map((had) => had.material),
+      ]),
     });
     for (const worn of step.worn) last.set(worn.surface, { id: step.id, coat: worn.coat });
   }
@@ -120,9 +131,20 @@ function earlier(
     if (skin) {
       want('glue', 'coat');
       want('carve', 'touch');
+      want('voids', 'touch');
     } else if (!before || isSkin(before.coat.operation)) want('glue', 'through');
   }
   return [...found].map(([id, wait]) => ({ id, wait }));
+}
+
+/** Sides come last, when nothing can drip on them any more: after the last step of every zone of the ground. */
+function edgesLast(
+  worn: readonly Worn[],
+  last: ReadonlyMap<WornSurface, { id: string; coat: Coat }>,
+): StageTakeoff['after'] {
+  if (!worn.some(({ surface }) => surface.lengthM > 0 && !last.has(surface))) return [];
+  const ends = [...last].filter(([surface]) => surface.onFoam).map(([, { id }]) => id);
+  return [...new Set(ends)].map((id) => ({ id, wait: 'touch' as const }));
 }
 
 const isSkin = (operation: Operation) => operationWords[operation].part === 'skin';
@@ -135,11 +157,6 @@ function waitFor(catalogue: Catalogue, before: Coat, next: Coat): WaitKind {
   if (paste) return isSkin(next.operation) ? 'coat' : 'through';
   return catalogue.material(next.material)?.facts.includes('solvent') ? 'solvent' : 'coat';
 }
-
-const noteOf = (catalogue: Catalogue, material: string): string => {
-  const known = catalogue.material(material);
-  return [known?.use, known?.caution].filter(Boolean).join(' ');
-};
 
 /** A step whose minutes are those of a builder of some skill. */
 export const atPace = (stage: StageTakeoff, pace: number, skill: string): StageTakeoff =>

@@ -4,7 +4,7 @@ import type { LayerPlan } from '../layers/index.ts';
 import { skillFactor } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
 import { countStages } from './countStages.ts';
-import { carving, cutting, gluing } from './foamStages.ts';
+import { carving, cutting, fitting, gluing } from './foamStages.ts';
 import type { StageTakeoff } from './stage.ts';
 import { atPace, surfaceStages } from './surfaceStages.ts';
 import type { WornSurface } from './wornSurface.ts';
@@ -25,8 +25,9 @@ export function takeoffOf(
   const { skill } = project.bench;
   const pace = skillFactor[skill];
   const carved = carving(plan);
+  const fitted = fitting(project);
   const foam = plan.layers.length
-    ? [cutting(project, plan, cut), gluing(project, plan), ...(carved ? [carved] : [])]
+    ? [cutting(project, plan, cut), gluing(project, plan), ...(carved ? [carved] : []), ...(fitted ? [fitted] : [])]
     : [];
   const stages = [...foam, ...above];
   const there = new Set(stages.map(({ id }) => id));

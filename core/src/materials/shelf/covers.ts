@@ -316,6 +316,7 @@ export const countedThings = shelf('counted', 'C', 'memory', [
   },
   {
     id: 'running rail',
+    packs: [[1000, 'mm']],
     name: 'Running rails',
     values: { perMMin: [10, 20, 40], eachG: [5, 12, 30], setUpMin: [5, 8, 12] },
   },
@@ -342,7 +343,7 @@ export const countedThings = shelf('counted', 'C', 'memory', [
 export const edgings = shelf('panel', 'C', 'memory', [
   {
     id: 'edge panel',
-    packs: [[1, 'each']],
+    packs: [[1000, 'mm']],
     name: 'Edge panel, 3 mm',
     use: 'A thin panel along each side, cut to the ground’s profile.',
     values: {

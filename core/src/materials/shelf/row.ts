@@ -1,5 +1,5 @@
 import type { Source } from '../../units/index.ts';
-import type { Fact, Form, Material, Value } from '../materialSchema.ts';
+import type { Fact, Form, Material, PackUnit, Value } from '../materialSchema.ts';
 import type { Property } from '../properties.ts';
 
 /** Low, likely, high; then the confidence and the kind of source where they are not those of the row. */
@@ -18,7 +18,7 @@ interface Row {
   facts?: Fact[];
   use?: string;
   caution?: string;
-  packs?: [number, 'ml' | 'g' | 'each'][];
+  packs?: [number, PackUnit][];
   values: Partial<Record<Property, Figures>>;
 }
 
