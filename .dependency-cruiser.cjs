@@ -18,6 +18,7 @@ const order = [
   'choice',
   'days',
   'fit',
+  'stores',
   'checks',
 ];
 

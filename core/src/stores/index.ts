@@ -1,0 +1,3 @@
+export { type Need, needsOf } from './needs.ts';
+export { type Combination, cheapestPacks, otherPacks, type PackSize } from './packs.ts';
+export { enoughOf, type Offer, type Purchase, type ShoppingLine, shoppingOf } from './shopping.ts';
