@@ -2,9 +2,18 @@ import { findingsOf } from './checks/index.ts';
 import type { Choice, Chosen, Proposal } from './choice/index.ts';
 import type { Cutting } from './cutting/index.ts';
 import { piecesWritten, written } from './cuttingReport.ts';
-import type { Days } from './days/index.ts';
+import { type Days, wallClock } from './days/index.ts';
 import { jointWaits } from './drying/index.ts';
-import { figureStands, fitOf, houseWays, limitsRead, massOf, type StandingShare } from './fit/index.ts';
+import {
+  balanceOf,
+  bodiesOf,
+  figureStands,
+  fitOf,
+  houseWays,
+  limitsRead,
+  massOf,
+  type StandingShare,
+} from './fit/index.ts';
 import type { Point } from './geometry/index.ts';
 import {
   type Built,
@@ -20,6 +29,7 @@ import { frameOf, type Landform, nameOf, type Project } from './project/index.ts
 import type { Worn } from './recipes/index.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './report.ts';
 import { handOf, optionFor, sameOption } from './stack/index.ts';
+import { breakdownOf, needsOf, shoppingOf } from './stores/index.ts';
 import { dressedOf, readRow, type StageTakeoff, sheetsMoney } from './takeoff/index.ts';
 import type { SetRead } from './tiles/index.ts';
 import type { ZonesRead } from './zones/index.ts';
@@ -77,19 +87,26 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
   const skinMl = ground.volumeMl - target.volumeMl;
   const fit = fitOf(project, ground, laid, spans, set.tiles);
   const mass = massOf(project, surface.planMm2, chosen.plan, laid, chosen.takeoff);
+  const balance = balanceOf(
+    project.support,
+    ground.outline,
+    bodiesOf({ project, ground, plan: chosen.plan, paste, zones, laid, takeoff: chosen.takeoff, mass }),
+  );
+  const shopping = shoppingOf(project, needsOf(project, chosen.takeoff), dayOfSteps(project, chosen.days));
+  const breakdown = breakdownOf(project, chosen.takeoff, mass);
   const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {
     finish: chosen.days.finish?.likely ?? null,
     handsOnMin: chosen.days.handsOnMin,
     mass,
-    cost: sheetsMoney(project, chosen.plan.sheetsUsed),
+    cost: breakdown.reduce<number | null>((all, { money }) => (money === null ? all : (all ?? 0) + money), null),
     tallestMm: fit.tallestMm,
     zones: zones.zones,
   });
   const pair = ([x, y]: Point): [number, number] => [x, y];
   return {
     format: 'hosket-plan',
-    version: 7,
+    version: 8,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -139,6 +156,9 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     fit,
     judgements,
     mass,
+    balance,
+    breakdown,
+    shopping,
     limits,
     frame: frameOf(project.base),
     target: { volumeMl: target.volumeMl, skinMl, highestMm: target.curve.highestMm },
@@ -186,6 +206,19 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
 /** Paste of a zone without its depths one by one. */
 function pasteRead({ depths: _, deepestAt, ...read }: ZonePaste) {
   return { ...read, deepestAt: deepestAt && ([deepestAt[0], deepestAt[1]] as [number, number]) };
+}
+
+/** On which day each step is last worked on, `2027-03-15`; the first day where that is not known. */
+function dayOfSteps({ bench }: Project, { operations, tasks }: Days): (step: string) => string {
+  const days = new Map<string, string>();
+  for (const { operation, sessions } of tasks) {
+    const step = operations.find(({ id }) => id === operation)?.step;
+    const end = sessions.at(-1)?.to;
+    if (step === undefined || end === undefined) continue;
+    const day = wallClock(bench.startDate, end).slice(0, 10);
+    if (day > (days.get(step) ?? '')) days.set(step, day);
+  }
+  return (step) => days.get(step) ?? bench.startDate;
 }
 
 /** Sheets and paste of a stack, as far as they are priced. */

@@ -8,7 +8,7 @@ export interface Reached {
   finish: string | null;
   handsOnMin: number;
   mass: Mass;
-  /** Of the sheets used, where they are priced; null when none is. */
+  /** Of everything used, as far as it is priced; null when nothing is. */
   cost: number | null;
   /** Highest place of all over the underside of the board, mm. */
   tallestMm: number;
@@ -108,7 +108,7 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
       reached.cost === null ? null : reached.cost <= cost,
       reached.cost === null
         ? 'no sheet has a price yet'
-        : `${reached.cost.toFixed(2)} ${project.currency} for sheets; the rest has no prices yet`,
+        : `${reached.cost.toFixed(2)} ${project.currency} as far as it is priced`,
     );
   if (benchHours !== null)
     limit('hours', `No more than ${benchHours} h at the bench`)(

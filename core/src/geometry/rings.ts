@@ -39,6 +39,19 @@ export function crossingsAt(ring: Ring, y: number): number[] {
 export const polygonArea = (polygon: Polygon): number =>
   polygon.holes.reduce((area, hole) => area + ringArea(hole), ringArea(polygon.outer));
 
+/** Middle of the area of a ring, mm (first moments by the shoelace sum over the area); its first corner where it has no area. */
+export function centroidOf(ring: Ring): Point {
+  let twice = 0;
+  let [mx, my] = [0, 0];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const cross = ring[j][0] * ring[i][1] - ring[i][0] * ring[j][1];
+    twice += cross;
+    mx += (ring[j][0] + ring[i][0]) * cross;
+    my += (ring[j][1] + ring[i][1]) * cross;
+  }
+  return Math.abs(twice) < 1e-12 ? ring[0] : [mx / (3 * twice), my / (3 * twice)];
+}
+
 export const polygonOutline = (polygon: Polygon): number =>
   polygon.holes.reduce((length, hole) => length + lineLength(hole), lineLength(polygon.outer));
 

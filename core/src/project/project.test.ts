@@ -120,6 +120,17 @@ describe('reading a project file', () => {
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
   });
 
+  it('a document of version 7 opens: nothing lost, an empty cupboard, nothing done or overruled, it stands on its board', () => {
+    const text = readFileSync(new URL('../testing/version-7.hosket.json', import.meta.url), 'utf8');
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    expect(read.value).toMatchObject({ ...JSON.parse(text), version: PROJECT_VERSION });
+    expect(read.value.stores).toEqual({ items: [], packs: [], safety: 80, done: [] });
+    expect(read.value.overruled).toEqual([]);
+    expect(read.value.support).toMatchObject({ on: 'its board', leastTipDegrees: 15 });
+    expect(readProject(writeProject(read.value))).toEqual(read);
+  });
+
   it('a document of version 6 opens: nothing lost, its one surface a recipe that every zone wears', () => {
     const text = readFileSync(new URL('../testing/version-6.hosket.json', import.meta.url), 'utf8');
     const before = JSON.parse(text);

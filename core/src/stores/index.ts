@@ -1,3 +1,4 @@
+export { breakdownOf, type PartRead, type PiecePart, pieceParts } from './breakdown.ts';
 export { type Need, needsOf } from './needs.ts';
 export { type Combination, cheapestPacks, otherPacks, type PackSize } from './packs.ts';
 export { enoughOf, type Offer, type Purchase, type ShoppingLine, shoppingOf } from './shopping.ts';
