@@ -1,0 +1,11 @@
+import type { Finding } from './finding.ts';
+
+export const tenth = (value: number): string => (Math.round(value * 10) / 10).toString();
+
+export const onCutting = (
+  severity: Finding['severity'],
+  code: string,
+  place: string,
+  message: string,
+  remedy: string,
+): Finding => ({ code, severity, band: 'cutting', place, message, remedy });

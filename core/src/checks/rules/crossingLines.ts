@@ -1,0 +1,21 @@
+import { type Contour, nameOf } from '../../project/index.ts';
+import type { Rule } from '../finding.ts';
+import { atItem, isContour, where } from '../markWords.ts';
+import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';
+
+/** Where lines of two heights cross, the ground cannot have both. */
+export const crossingLines: Rule = ({ project }) => {
+  const contours = project.marks.filter(isContour);
+  const stretches = contours.flatMap((mark) =>
+    stretchesOf(mark).map((ends): Stretch<Contour> => ({ owner: mark, ends })),
+  );
+  return firstCrossings(stretches, (a, b) => a !== b && a.heightMm !== b.heightMm).map(({ first, second, at }) =>
+    atItem(
+      second,
+      'lines-cross',
+      `${nameOf(first)} (${first.heightMm} mm) and ${nameOf(second)} (${second.heightMm} mm) cross; the ground there is a compromise.`,
+      'Move one of them so that they do not touch.',
+      `${nameOf(second)} at ${where(at)}`,
+    ),
+  );
+};

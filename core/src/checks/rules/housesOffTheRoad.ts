@@ -1,0 +1,18 @@
+import type { Finding, Rule } from '../finding.ts';
+import { tenth } from '../words.ts';
+
+/** Houses that no way leads to. */
+export const housesOffTheRoad: Rule = ({ judgements }) =>
+  judgements.houses
+    .filter(({ reached }) => !reached)
+    .map(
+      ({ id, name, wayMm }): Finding => ({
+        code: 'house-without-way',
+        severity: 'note',
+        band: 'ground',
+        place: name,
+        message: wayMm === null ? `No way leads to ${name}.` : `The nearest way ends ${tenth(wayMm)} mm from ${name}.`,
+        remedy: 'Draw a road or steps to its door, if it had one.',
+        itemId: id,
+      }),
+    );

@@ -1,0 +1,23 @@
+import { nameOf } from '../../project/index.ts';
+import { onGround, type Rule } from '../finding.ts';
+import { tenth } from '../words.ts';
+
+/** A deck with less room under it than is wanted, or none at all. */
+export const lowSpans: Rule = ({ project, spans }) =>
+  spans.flatMap((span) => {
+    const form = project.landforms.find(({ id }) => id === span.id);
+    const tightest = span.rooms[0];
+    if (form?.kind !== 'span' || !tightest) return [];
+    if (tightest.roomMm >= form.clearanceMm && tightest.roomMm > 0) return [];
+    return [
+      onGround(
+        form.id,
+        nameOf(form),
+        'span-too-low',
+        tightest.roomMm <= 0
+          ? `${nameOf(form)} lies in ${tightest.over}: its underside is ${tenth(-tightest.roomMm)} mm too low there.`
+          : `${nameOf(form)} leaves ${tenth(tightest.roomMm)} mm over ${tightest.over}; ${tenth(form.clearanceMm)} mm are wanted.`,
+        `Raise the deck by ${tenth(form.clearanceMm - tightest.roomMm)} mm, or lower what lies under it.`,
+      ),
+    ];
+  });

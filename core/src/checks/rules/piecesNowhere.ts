@@ -1,0 +1,39 @@
+import { onCutting, tenth } from '../cutWords.ts';
+import type { Finding, Rule } from '../finding.ts';
+
+/** Pieces for which no sheet or offcut has room: by how much. */
+export const piecesNowhere: Rule = ({ cutting, project }) =>
+  cutting.nowhere.map(({ piece, why, bed, overLongMm, overWideMm }): Finding => {
+    const place = `Piece ${piece}`;
+    if (why === 'none')
+      return onCutting(
+        'warn',
+        'piece-nowhere',
+        place,
+        `Piece ${piece} lies nowhere: there is no sheet or offcut of its kind left.`,
+        'Add sheets to the shed, or say that more can be bought.',
+      );
+    if (why === 'full') {
+      const areaMm2 = cutting.pieces.find(({ id }) => id === piece)?.areaMm2 ?? 0;
+      return onCutting(
+        'warn',
+        'piece-nowhere',
+        place,
+        `Piece ${piece} (${Math.round(areaMm2 / 100)} cm2) would fit on ${bed}, but everything of its kind is taken.`,
+        'Look for a better layout, add a sheet, or say that more can be bought.',
+      );
+    }
+    const over = [
+      ...(overLongMm > 0.05 ? [`${tenth(overLongMm)} mm too long`] : []),
+      ...(overWideMm > 0.05 ? [`${tenth(overWideMm)} mm too wide`] : []),
+    ].join(' and ');
+    return onCutting(
+      'warn',
+      'piece-nowhere',
+      place,
+      `Piece ${piece} fits nowhere: it is ${over} for ${bed}, the nearest to fitting.`,
+      project.cutting.split
+        ? 'Use a larger sheet, or make the margin smaller.'
+        : 'Allow seams, use a larger sheet, or make the margin smaller.',
+    );
+  });

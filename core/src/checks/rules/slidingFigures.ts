@@ -1,0 +1,25 @@
+import type { Finding, Rule } from '../finding.ts';
+import { tenth } from '../words.ts';
+
+/** Figures that would slide, rock or reach over the edge. */
+export const slidingFigures: Rule = ({ project, judgements }) =>
+  judgements.figures
+    .filter(({ stands }) => !stands)
+    .map(({ id, name, baseMm, tiltDegrees, unevenMm }): Finding => {
+      const on = `${name} on its ${tenth(baseMm)} mm base`;
+      const { tiltDegrees: most } = project.judging;
+      return {
+        code: 'figure-does-not-stand',
+        severity: 'warn',
+        band: 'ground',
+        place: name,
+        message:
+          tiltDegrees === null
+            ? `${on} reaches over the edge.`
+            : tiltDegrees > most
+              ? `${on} would slide: it tilts ${tiltDegrees.toFixed(0)}°, at most ${most}° are wanted.`
+              : `${on} would rock: the ground lies up to ${tenth(unevenMm ?? 0)} mm off it.`,
+        remedy: 'Move it, or put a pad under it.',
+        itemId: id,
+      };
+    });

@@ -1,0 +1,23 @@
+import { nameOf } from '../../project/index.ts';
+import { onGround, type Rule } from '../finding.ts';
+import { sayGradient, tenth } from '../words.ts';
+
+/** A way steeper than its limit. */
+export const steepWays: Rule = ({ project, ground }) =>
+  project.landforms.flatMap((form) => {
+    const ends = ground.built.find(({ id }) => id === form.id)?.ends;
+    if (form.kind !== 'way' || !ends?.lengthMm) return [];
+    const climb = Math.abs(ends.toMm - ends.fromMm);
+    const limit = form.gradientPercent / 100;
+    if (climb <= limit * ends.lengthMm + 0.05) return [];
+    const longer = limit ? `make it ${tenth(climb / limit - ends.lengthMm)} mm longer, or ` : '';
+    return [
+      onGround(
+        form.id,
+        nameOf(form),
+        'way-too-steep',
+        `${nameOf(form)} climbs ${tenth((100 * climb) / ends.lengthMm)} % (${sayGradient(climb / ends.lengthMm)}); its limit is ${form.gradientPercent} %.`,
+        `Bring its ends ${tenth(climb - limit * ends.lengthMm)} mm nearer in height${longer ? `, ${longer}raise the limit.` : ', or raise the limit.'}`,
+      ),
+    ];
+  });

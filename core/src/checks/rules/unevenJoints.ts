@@ -1,0 +1,18 @@
+import type { Rule } from '../finding.ts';
+import { inBrief } from '../setWords.ts';
+import { tenth } from '../words.ts';
+
+/** Sides that lie against one another and do not meet. */
+export const unevenJoints: Rule = ({ set }) =>
+  set.joints
+    .filter(({ meets }) => !meets)
+    .map(({ aName, aSide, bName, bSide, mostMm, atMm, longerMm }) =>
+      inBrief(
+        `${aName} and ${bName}`,
+        'edges-do-not-meet',
+        longerMm >= 1
+          ? `The ${aSide} of ${aName} and the ${bSide} of ${bName} differ in length by ${tenth(longerMm)} mm.`
+          : `The ${aSide} of ${aName} and the ${bSide} of ${bName} do not meet: a step of ${tenth(mostMm)} mm, ${tenth(atMm)} mm along.`,
+        'Give both sides the same profile in Brief, or stand another tile there.',
+      ),
+    );
