@@ -28,6 +28,7 @@ const dryingSchema = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('paste'),
     depthMm: z.number(),
+    mostPerCoatMm: z.number(),
     a: coefficientSchema,
     b: coefficientSchema,
     setMin: coefficientSchema,
@@ -276,7 +277,13 @@ const findingSchema = z.strictObject({
   place: z.string(),
   message: z.string(),
   remedy: z.string(),
+  reason: z.string().optional(),
   itemId: z.string().optional(),
+  at: placeSchema.readonly().optional(),
+  step: z.string().optional(),
+  coat: z.strictObject({ recipe: z.string(), coat: z.string() }).optional(),
+  mend: z.strictObject({ recipe: z.string(), coat: z.string(), to: z.number().int() }).optional(),
+  overruled: z.string().optional(),
 });
 
 export const planReportSchema = z.strictObject({

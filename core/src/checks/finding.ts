@@ -2,17 +2,18 @@ import type { Choice } from '../choice/index.ts';
 import type { Cutting } from '../cutting/index.ts';
 import type { Days } from '../days/index.ts';
 import type { JointWait } from '../drying/index.ts';
-import type { FigureStand, Fit, HouseWay, LimitRead } from '../fit/index.ts';
+import type { Balance, FigureStand, Fit, HouseWay, LimitRead } from '../fit/index.ts';
 import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
+import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
-export const bands = ['brief', 'ground', 'layers', 'cutting', 'surface', 'days'] as const;
+export const bands = ['brief', 'ground', 'layers', 'cutting', 'surface', 'days', 'stores'] as const;
 
 /** Something a builder should know: what, where, what to do. `stop` means that the plan cannot be built as it stands. */
 export interface Finding {
@@ -22,7 +23,18 @@ export interface Finding {
   place: string;
   message: string;
   remedy: string;
+  /** Why the trade holds it so. */
+  reason?: string;
   itemId?: string;
+  /** A place on the base. */
+  at?: readonly [number, number];
+  /** A step of the take-off, a coat of a recipe. */
+  step?: string;
+  coat?: { recipe: string; coat: string };
+  /** Moving that coat to this place of its recipe mends it. */
+  mend?: { recipe: string; coat: string; to: number };
+  /** The builder's own reason to go against it; then it does not count. */
+  overruled?: string;
 }
 
 /** Something that wants attention on the ground, at a thing that is drawn. */
@@ -57,6 +69,10 @@ export interface PlanView {
   voids: VoidReads;
   set: SetRead;
   zones: readonly ZoneRead[];
+  /** Deepest spot of the paste, zone by zone. */
+  paste: readonly { id: string | null; name: string; deepestMm: number; deepestAt: readonly [number, number] | null }[];
+  shopping: readonly ShoppingLine[];
+  balance: Balance | null;
 }
 
 export type Rule = (plan: PlanView) => Finding[];

@@ -24,7 +24,7 @@ describe('glues side by side', () => {
   });
 
   it('all schools of joints are there; no layers, nothing to compare', () => {
-    expect(Object.keys(of)).toHaveLength(9);
+    expect(Object.keys(of)).toHaveLength(12);
     for (const { note } of Object.values(of)) expect(note.length).toBeGreaterThan(10);
     expect(compareGlues(project, [])).toEqual([]);
   });

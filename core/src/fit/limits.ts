@@ -100,14 +100,14 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
     const g = (value: number) => `${value.toFixed(0)} g`;
     limit('weight', `No heavier than ${g(weightG)}`)(
       likely <= weightG,
-      `about ${g(likely)} (${g(low)} to ${g(high)}), paint and cover not counted`,
+      `about ${g(likely)} (${g(low)} to ${g(high)}) when it is dry`,
     );
   }
   if (cost !== null)
     limit('cost', `No dearer than ${cost} ${project.currency}`)(
       reached.cost === null ? null : reached.cost <= cost,
       reached.cost === null
-        ? 'no sheet has a price yet'
+        ? 'nothing has a price yet'
         : `${reached.cost.toFixed(2)} ${project.currency} as far as it is priced`,
     );
   if (benchHours !== null)

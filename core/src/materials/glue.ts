@@ -10,7 +10,10 @@ export type GlueName =
   | 'foam-safe super glue'
   | 'hot glue'
   | 'sealant'
-  | 'quick rim, slow middle';
+  | 'quick rim, slow middle'
+  | 'super glue'
+  | 'solvent grab'
+  | 'hot glue, high temperature';
 
 /** How a glue hardens: by losing water, by taking up moisture, or at once when it has cooled or its solvent has flashed off. */
 export type GlueDrying =
@@ -73,7 +76,8 @@ function dryingOf(name: GlueName, catalogue: Catalogue): GlueDrying {
   const rateMmPerRootDay = moistureRates[name];
   if (rateMmPerRootDay) return { kind: 'moisture', rateMmPerRootDay, beadHalfWidthMm: BEAD_HALF_WIDTH_MM };
   const solids = catalogue.figure(name, 'solidsPercent');
-  if (solids) return { kind: 'water', solids: solids.likely / 100 };
+  if (solids && catalogue.material(name)?.facts.includes('water-based'))
+    return { kind: 'water', solids: solids.likely / 100 };
   const cureHours = catalogue.need(name, 'cureH');
   return { kind: name === 'polyurethane' ? 'misted moisture' : 'flash', cureHours };
 }

@@ -24,6 +24,7 @@ export type Form = (typeof forms)[number];
 export const facts = [
   'foam-safe',
   'attacks foam',
+  'too hot for foam',
   'water-based',
   'solvent',
   'sets',

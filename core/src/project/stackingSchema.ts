@@ -13,6 +13,9 @@ export const glues = [
   'hot glue',
   'sealant',
   'quick rim, slow middle',
+  'super glue',
+  'solvent grab',
+  'hot glue, high temperature',
 ] as const;
 
 /** What the stack is chosen for; "least cost" weighs everything by the stated costs, within the chosen school. */

@@ -103,6 +103,7 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
     drying: {
       kind: 'paste',
       depthMm,
+      mostPerCoatMm: catalogue.need(material, 'mostPerCoatMm').likely,
       a: catalogue.need(material, 'dryA'),
       b: catalogue.need(material, 'dryB'),
       setMin: catalogue.need(material, 'setMin'),

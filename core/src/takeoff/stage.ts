@@ -13,7 +13,15 @@ export type Drying =
   /** The joints of the stack, each with its own time. */
   | { kind: 'joints' }
   /** Hours = F a d + b d^2 for the paste of 95 % of the ground; it sets by itself, or dries to be firm. */
-  | { kind: 'paste'; depthMm: number; a: Coefficient; b: Coefficient; setMin: Coefficient; sets: boolean }
+  | {
+      kind: 'paste';
+      depthMm: number;
+      mostPerCoatMm: number;
+      a: Coefficient;
+      b: Coefficient;
+      setMin: Coefficient;
+      sets: boolean;
+    }
   /** Hours at 20 C and 50 %; `byAir` is water that must leave. */
   | { kind: 'hours'; touch: Coefficient; coat: Coefficient; through: Coefficient; byAir: boolean; what: string };
 
