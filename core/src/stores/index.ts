@@ -1,3 +1,4 @@
+export { type Advice, adviceOf } from './advice.ts';
 export { breakdownOf, type PartRead, type PiecePart, pieceParts } from './breakdown.ts';
 export { type Need, needsOf } from './needs.ts';
 export { type Combination, cheapestPacks, otherPacks, type PackSize } from './packs.ts';
