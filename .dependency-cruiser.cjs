@@ -19,6 +19,7 @@ const order = [
   'days',
   'fit',
   'stores',
+  'handout',
   'checks',
 ];
 

@@ -2,6 +2,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import {
+  benchPages,
+  benchSheet,
   type Fault,
   itemsOf,
   type Plan,
@@ -10,14 +12,18 @@ import {
   planReportSchema,
   type Result,
   readProject,
+  sayBuy,
+  sheetNeeds,
   templateKinds,
   templatePages,
   templateSource,
+  type UnitSystem,
   withLayout,
   writeProject,
 } from '@hosket/core';
+import { writeShoppingCsv } from '@hosket/formats';
 import { writePdf } from '@hosket/formats/pdf';
-import { planText } from './planText.ts';
+import { planText, sayFinding } from './planText.ts';
 
 /** 0 all is well; 1 something in the plan stops the work; 2 wrong use; 3 the file cannot be read; 4 the file is not a valid project. */
 const code = { ok: 0, stopped: 1, usage: 2, unreadable: 3, invalid: 4 } as const;
@@ -28,6 +34,8 @@ const usage = `hosket: plans the groundwork of dioramas and gaming boards
   hosket check FILE                        whether a project file is sound, and what stands against the plan
   hosket nest FILE --out FILE [--tries N]  lays the pieces on the sheets again, so many tries for each kind (2000), and writes the project
   hosket templates FILE --out FILE         the templates as a PDF at full size
+  hosket sheet FILE --out FILE             the bench sheet and the shopping list as a PDF
+  hosket shopping FILE [--semicolons]      the shopping list as CSV, with semicolons and decimal commas where they are wanted
 
 Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project.
 `;
@@ -81,6 +89,12 @@ async function templates(project: Project, { report, ground }: Plan): Promise<Ui
   return writePdf(pages, `${project.name}: templates`, { plain: face(400), strong: face(600) });
 }
 
+async function onPaper(project: Project, { report, ground, zones }: Plan, system: UnitSystem): Promise<Uint8Array> {
+  const sheet = benchSheet(project, report, { ground: ground.grid, outline: ground.outline, zones }, system);
+  const pages = benchPages(sheet, project.paper);
+  return writePdf(pages, `${project.name}: bench sheet`, { plain: face(400), strong: face(600) });
+}
+
 async function main(): Promise<number> {
   let parsed: ReturnType<typeof parseWords>;
   try {
@@ -94,29 +108,39 @@ async function main(): Promise<number> {
     return values.help ? code.ok : code.usage;
   }
   const [command, file, ...rest] = positionals;
-  if (!['plan', 'check', 'nest', 'templates'].includes(command))
+  if (!['plan', 'check', 'nest', 'templates', 'sheet', 'shopping'].includes(command))
     fail(code.usage, `hosket: "${command}" is not a command\n\n${usage}`);
   if (!file || rest.length) fail(code.usage, `hosket: ${command} takes one file\n\n${usage}`);
   const tries = Number(values.tries ?? USUAL_TRIES);
   if (!Number.isInteger(tries) || tries < 1)
     fail(code.usage, `hosket: --tries takes a whole number from 1\n\n${usage}`);
-  if ((command === 'nest' || command === 'templates') && !values.out)
+  if (['nest', 'templates', 'sheet'].includes(command) && !values.out)
     fail(code.usage, `hosket: ${command} needs --out and the file to write\n\n${usage}`);
   const project = load(file);
   const planned = plan(project);
   const { report } = planned;
-  const stopped = report.findings.some((finding) => finding.severity === 'stop');
+  const stopped = report.findings.some((finding) => finding.severity === 'stop' && !finding.overruled);
+  const system = values.imperial ? 'imperial' : 'metric';
   if (command === 'check') {
     process.stdout.write(
       `${file}: a sound project, ${itemsOf(project).length} drawn, ${project.sheets.length} kinds of sheet\n`,
     );
-    for (const { severity, place, message, remedy } of report.findings)
-      process.stdout.write(`${severity}: ${place}: ${message} ${remedy}\n`);
+    for (const finding of report.findings) process.stdout.write(`${sayFinding(finding)}\n`);
   } else if (command === 'nest')
     store(values.out as string, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)));
   else if (command === 'templates') store(values.out as string, await templates(project, planned));
+  else if (command === 'sheet') store(values.out as string, await onPaper(project, planned, system));
+  else if (command === 'shopping')
+    process.stdout.write(
+      writeShoppingCsv(
+        report.shopping,
+        sheetNeeds(project, report.stack.sheetsUsed),
+        (line) => sayBuy(line, system),
+        values.semicolons,
+      ),
+    );
   else if (values.json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
-  else process.stdout.write(planText(project, report, values.imperial ? 'imperial' : 'metric'));
+  else process.stdout.write(planText(project, report, system));
   return stopped ? code.stopped : code.ok;
 }
 
@@ -126,6 +150,7 @@ function parseWords() {
     options: {
       json: { type: 'boolean' },
       imperial: { type: 'boolean' },
+      semicolons: { type: 'boolean' },
       out: { type: 'string' },
       tries: { type: 'string' },
       help: { type: 'boolean', short: 'h' },

@@ -14,9 +14,14 @@ import { cutText } from './cutText.ts';
 import { fitText } from './fitText.ts';
 import { groundText } from './groundText.ts';
 import { stackText } from './stackText.ts';
+import { storesText } from './storesText.ts';
 import { surfaceText } from './surfaceText.ts';
 import { rule, table } from './table.ts';
 import { withinText } from './withinText.ts';
+
+/** "warn: Meadow: ..."; what the builder overruled with his reason. */
+export const sayFinding = ({ severity, place, message, remedy, overruled }: PlanReport['findings'][number]): string =>
+  `${overruled ? 'overruled' : severity}: ${place}: ${message} ${overruled ? `(${overruled})` : remedy}`;
 
 /** A plan to be read in a terminal: the same numbers as on the screens. */
 export function planText(project: Project, report: PlanReport, system: UnitSystem): string {
@@ -32,8 +37,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(
     `Ground ${mm(report.ground.lowestMm)} to ${mm(report.ground.highestMm)}, ${ml(report.ground.volumeMl)}, surface ${cm2(report.ground.trueMm2)}, cells of ${report.ground.cellMm} mm\n`,
   );
-  for (const { severity, place, message, remedy } of report.findings)
-    lines.push(`  ${severity}: ${place}: ${message} ${remedy}\n`);
+  for (const finding of report.findings) lines.push(`  ${sayFinding(finding)}\n`);
 
   lines.push(rule('Heights'));
   lines.push(
@@ -60,6 +64,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(cutText(report, system));
 
   lines.push(surfaceText(project, report, system));
+  lines.push(storesText(project, report, system));
 
   lines.push(rule('Waits'));
   lines.push(

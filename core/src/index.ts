@@ -1,4 +1,5 @@
 /** The face of the core: what the command line, the browser and the benches may use. */
+export { benchSheet, type SheetFields } from './benchSheet.ts';
 export { type Finding, sayGradient } from './checks/index.ts';
 export {
   type Clash,
@@ -41,6 +42,15 @@ export {
   wetnessOf,
 } from './ground/index.ts';
 export {
+  type BenchSheet,
+  benchPages,
+  type SheetPurchase,
+  type SheetStep,
+  type SmallDrawing,
+  smallPlan,
+  smallSection,
+} from './handout/index.ts';
+export {
   type RoomWork,
   type SectionLayer,
   type SectionSample,
@@ -56,6 +66,7 @@ export {
   facts,
   forms,
   type Given,
+  inUnit,
   kgPerL,
   type Material,
   type Mix,
@@ -64,7 +75,9 @@ export {
   noMaterials,
   type OwnMaterials,
   type OwnValue,
+  type PackUnit,
   type Property,
+  packUnits,
   properties,
   propertyNames,
   shippedMaterials,
@@ -100,7 +113,21 @@ export {
   type StageReport,
 } from './report.ts';
 export { type Criterion, layerKinds, offcutArea, thicknessOf } from './stack/index.ts';
-export { postPlaces } from './takeoff/index.ts';
+export {
+  type Advice,
+  adviceOf,
+  type PartRead,
+  type PiecePart,
+  type Purchase,
+  type SheetNeed,
+  type ShoppingLine,
+  sayBuy,
+  sayKind,
+  sayPurchase,
+  sayQuantity,
+  sheetNeeds,
+} from './stores/index.ts';
+export { deferral, hadFor, postPlaces, pricesOf } from './takeoff/index.ts';
 export { templateSource } from './templateSource.ts';
 export {
   BAR_MM,

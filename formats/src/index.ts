@@ -17,6 +17,7 @@ export {
 } from './mapping.ts';
 export { readMaterialsCsv, writeMaterialsCsv } from './materialsCsv.ts';
 export { sheetDxf, sheetSvg } from './sheetFiles.ts';
+export { writeShoppingCsv } from './shoppingCsv.ts';
 export { type Solid, writeStl } from './solids.ts';
 export { readSvg } from './svg.ts';
 export { writeThreeMf, zipFiles } from './threeMf.ts';

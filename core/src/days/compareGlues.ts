@@ -36,7 +36,7 @@ export function compareGlues(project: Project, layers: readonly (GluedLayer & { 
       dry: slowest('dry'),
       dryG: stage.dryG,
       money: stage.money,
-      note: stage.note,
+      note: [stage.note, ...stage.cautions].join(' '),
     };
   });
 }

@@ -119,7 +119,7 @@ export function gluing(project: Project, plan: { layers: readonly { contactMm2: 
     after: [],
     dryG: sum(materials.map(({ material, amount }) => scaleRange(amount, driesTo(catalogue, material ?? '')))),
     money: moneyFor(pricesOf(project), materials),
-    note: glue.note,
+    note: glue.spreads.length > 1 ? glue.note : (catalogue.material(glue.spreads[0].material)?.use ?? ''),
     cautions: materialCautions(
       catalogue,
       glue.spreads.map(({ material }) => material),

@@ -54,7 +54,7 @@ export interface Drawing {
 
 /** A page of paper: x to the right, y up from its lower left corner, mm on the paper. */
 export interface Page {
-  kind: Drawing['kind'] | 'map';
+  kind: Drawing['kind'] | 'map' | 'bench';
   title: string;
   widthMm: number;
   heightMm: number;

@@ -1,0 +1,61 @@
+import type { SheetNeed, ShoppingLine } from '@hosket/core';
+import Papa from 'papaparse';
+
+const heads = [
+  'material',
+  'colour or grade',
+  'unit',
+  'needed, likely',
+  'needed, safe',
+  'in the cupboard',
+  'to buy',
+  'packs',
+  'cost',
+  'supplier',
+  'left over',
+] as const;
+
+const digits = (value: number) => String(Math.round(value * 100) / 100);
+
+/**
+ * The shopping list as CSV, everything that is needed a line, also what is there already. Quoted where it must be; numbers with a decimal point, or with a decimal comma
+ * between semicolons. `packsOf` says packs in words.
+ */
+export function writeShoppingCsv(
+  lines: readonly ShoppingLine[],
+  sheets: readonly SheetNeed[],
+  packsOf: (line: ShoppingLine) => string,
+  semicolons = false,
+): string {
+  const say = (value: number | null) =>
+    value === null ? '' : semicolons ? digits(value).replace('.', ',') : digits(value);
+  const rows = [
+    ...sheets.map(({ name, thicknessMm, needed, there, toBuy, cost }) => [
+      name,
+      `${say(thicknessMm)} mm`,
+      'each',
+      say(needed),
+      say(needed),
+      say(there),
+      say(toBuy),
+      toBuy ? say(toBuy) : '',
+      say(cost),
+      '',
+      '',
+    ]),
+    ...lines.map((line) => [
+      line.name,
+      line.which,
+      line.unit,
+      say(line.likely),
+      say(line.wanted),
+      say(line.inStock),
+      say(line.short),
+      packsOf(line),
+      say(line.buy?.cost ?? null),
+      [...new Set(line.buy?.of.map(({ offer }) => offer.supplier).filter(Boolean))].join(', '),
+      say(line.left),
+    ]),
+  ];
+  return `${Papa.unparse({ fields: [...heads], data: rows }, { delimiter: semicolons ? ';' : ',', newline: '\r\n' })}\r\n`;
+}
