@@ -80,6 +80,7 @@ export {
   packUnits,
   properties,
   propertyNames,
+  servesFor,
   shippedMaterials,
   stuffOf,
   type Value,

@@ -1,7 +1,6 @@
 export { type Advice, adviceOf } from './advice.ts';
 export { breakdownOf, type PartRead, type PiecePart, pieceParts } from './breakdown.ts';
 export { type Need, needsOf } from './needs.ts';
-export { type Combination, cheapestPacks, otherPacks, type PackSize } from './packs.ts';
 export { type SheetNeed, sheetNeeds } from './sheets.ts';
-export { enoughOf, type Offer, type Purchase, type ShoppingLine, shoppingOf } from './shopping.ts';
+export { type Offer, type Purchase, type ShoppingLine, shoppingOf } from './shopping.ts';
 export { sayBuy, sayKind, sayPurchase, sayQuantity } from './words.ts';

@@ -18,7 +18,9 @@ export function Core() {
       <ol className="max-[999px]:flex max-[999px]:flex-wrap">
         {bands.map(({ id, name, figure, texture }) => {
           const findings =
-            report?.findings.filter((finding) => finding.band === id && finding.severity !== 'note') ?? [];
+            report?.findings.filter(
+              ({ band, severity, overruled }) => band === id && severity !== 'note' && overruled === undefined,
+            ) ?? [];
           const stopped = findings.some((finding) => finding.severity === 'stop');
           return (
             <li key={id}>

@@ -71,13 +71,13 @@ function Bench({ projectId }: { projectId: string }) {
     <div className="grid h-full grid-cols-[190px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] max-[999px]:block max-[999px]:h-auto">
       <Patterns />
       <CoatPatterns />
-      <div className="col-span-2">
+      <div className="off-paper col-span-2">
         <TopLine />
         <DemoNotice />
       </div>
       <Core />
       <Outlet />
-      <div className="col-span-2 min-w-0">
+      <div className="off-paper col-span-2 min-w-0">
         <SectionStrip />
       </div>
       <Projects />

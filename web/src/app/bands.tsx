@@ -111,6 +111,20 @@ export const bands: readonly Band[] = [
       </g>
     ),
   },
+  {
+    id: 'stores',
+    name: 'Stores',
+    figure: (_project, report, say) => {
+      const things = report?.shopping.filter(({ short }) => short > 1e-9).length ?? 0;
+      return report ? `${things} to buy, ${say.mass(report.mass.totalG.likely)}` : '';
+    },
+    texture: (
+      <g stroke="var(--graphite)" strokeWidth="1.2" fill="none">
+        <path d="M0 20.5H34M0 42.5H34" />
+        <path d="M5 20V9H12V20M16 20V13H20V20M24 20V6H30V20M5 42V31H10V42M14 42V27H21V42M25 42V34H30V42M6 62V52H14V62M20 62V49H26V62" />
+      </g>
+    ),
+  },
 ];
 
 export const bandSize = { width: W, height: H };

@@ -6,6 +6,8 @@ import { CuttingView } from '../views/cutting/CuttingView.tsx';
 import { DaysView } from '../views/days/DaysView.tsx';
 import { GroundView } from '../views/ground/GroundView.tsx';
 import { LayersView } from '../views/layers/LayersView.tsx';
+import { PrintedSheet } from '../views/stores/PrintedSheet.tsx';
+import { StoresView } from '../views/stores/StoresView.tsx';
 import { SurfaceView } from '../views/surface/SurfaceView.tsx';
 import { Missing, Shell } from './Shell.tsx';
 
@@ -39,6 +41,8 @@ export const router = createBrowserRouter([
       { path: 'cutting', element: <CuttingView /> },
       { path: 'surface', element: <SurfaceView /> },
       { path: 'days', element: <DaysView /> },
+      { path: 'stores', element: <StoresView /> },
+      { path: 'print', element: <PrintedSheet /> },
     ],
   },
   { path: '*', element: <Missing why="There is no such page." /> },

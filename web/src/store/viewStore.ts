@@ -22,12 +22,16 @@ interface ViewState {
   cuttingPage: CuttingPage;
   /** What the view of the surface shows. */
   surfacePage: SurfacePage;
+  /** What the view of the stores shows. */
+  storesPage: StoresPage;
   demoNoticeSeen: boolean;
 }
 
 export const layersPages = ['stack', 'levels', 'offers', 'build', 'shed', 'gluing'] as const;
 export const cuttingPages = ['sheets', 'pieces', 'list', 'templates', 'how'] as const;
 export const surfacePages = ['zones', 'ways', 'depth', 'counted', 'mixes', 'materials'] as const;
+export const storesPages = ['cupboard', 'shopping', 'done', 'weight', 'checks', 'sheet'] as const;
+export type StoresPage = (typeof storesPages)[number];
 export type SurfacePage = (typeof surfacePages)[number];
 export type CuttingPage = (typeof cuttingPages)[number];
 export type LayersPage = (typeof layersPages)[number];
@@ -47,6 +51,7 @@ export const useView = create<ViewState>()(
       layersPage: 'stack',
       cuttingPage: 'sheets',
       surfacePage: 'zones',
+      storesPage: 'cupboard',
       demoNoticeSeen: false,
     }),
     {

@@ -1,9 +1,9 @@
 import type { Finding } from '@hosket/core';
 import { type ReactNode, useEffect, useRef } from 'react';
-import { useLocation, useNavigate } from 'react-router';
-import { pickItem } from '../store/viewStore.ts';
+import { useLocation } from 'react-router';
 import { useOverflows } from '../ui/useOverflows.ts';
 import { usePlan } from '../worker/planStore.ts';
+import { FindingItem } from './FindingItem.tsx';
 
 interface Props {
   title: string;
@@ -61,38 +61,39 @@ function SideHeading({ title }: { title: string }) {
   );
 }
 
-const words: Record<Finding['severity'], string> = { stop: 'Stops the work', warn: 'Wants attention', note: 'Note' };
-
-/** What the checks have to say about this stage. */
+/** What the checks have to say about this stage: what counts, then the notes behind a line, and what was overruled. */
 function Findings() {
   const report = usePlan((state) => state.report);
   const { pathname } = useLocation();
-  const go = useNavigate();
   const here = report?.findings.filter((finding) => pathname.endsWith(`/${finding.band}`)) ?? [];
+  const counts = here.filter(({ severity, overruled }) => severity !== 'note' && overruled === undefined);
+  const quiet = here.filter((finding) => !counts.includes(finding));
   if (!here.length) return null;
+  const notes = quiet.filter(({ overruled }) => overruled === undefined).length;
+  const against = quiet.length - notes;
+  const said = [notes && count(notes, 'note'), against && `${against} overruled`].filter(Boolean).join(', ');
   return (
-    <ul aria-label="Findings" className="mb-3">
-      {here.map(({ code, severity, place, message, remedy, itemId }) => (
-        <li
-          key={`${code} ${place} ${message}`}
-          className={`mb-1.5 border-l-[3px] bg-plaster px-2.5 py-1 text-sm ${severity === 'stop' ? 'border-plum' : severity === 'warn' ? 'border-ochre' : 'border-line'}`}
-        >
-          <strong className={severity === 'stop' ? 'text-plum' : ''}>{words[severity]}:</strong> {message}{' '}
-          <span className="text-muted">{remedy}</span>{' '}
-          {itemId && (
-            <button
-              type="button"
-              className="cursor-pointer text-clay underline"
-              onClick={() => {
-                pickItem(itemId);
-                go('../ground', { relative: 'path' });
-              }}
-            >
-              Show it
-            </button>
-          )}
-        </li>
-      ))}
-    </ul>
+    <div className="mb-3">
+      {counts.length > 0 && (
+        <ul aria-label="Findings">
+          {counts.map((finding) => (
+            <FindingItem key={keyOf(finding)} finding={finding} />
+          ))}
+        </ul>
+      )}
+      {quiet.length > 0 && (
+        <details>
+          <summary className="cursor-pointer text-sm text-muted hover:text-graphite">{said}</summary>
+          <ul aria-label="Notes" className="mt-1">
+            {quiet.map((finding) => (
+              <FindingItem key={keyOf(finding)} finding={finding} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
   );
 }
+
+const keyOf = ({ code, place, message }: Finding) => `${code} ${place} ${message}`;
+const count = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;

@@ -14,8 +14,8 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
+import { savePdf } from '../savePdf.ts';
 import { CutFiles } from './CutFiles.tsx';
-import { savePdf } from './saveFiles.ts';
 
 const kindWords: Record<TemplateKind, string> = {
   pieces: 'Pieces at full size',
@@ -94,7 +94,7 @@ export function TemplatesPage({ report }: { report: PlanReport }) {
         ))}
       </div>
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <Button tone="main" disabled={!pages.length} onClick={() => savePdf(project.name, pages)}>
+        <Button tone="main" disabled={!pages.length} onClick={() => savePdf(project.name, 'templates', pages)}>
           <Download size={14} aria-hidden /> Save {pages.length} {pages.length === 1 ? 'page' : 'pages'} as PDF
         </Button>
         <span className="text-xs text-muted">

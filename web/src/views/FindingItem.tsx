@@ -1,0 +1,136 @@
+import { type Finding, moveCoat, overrule, putRecipe } from '@hosket/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { edit } from '../store/projectStore.ts';
+import { pickItem, showPlace, useView } from '../store/viewStore.ts';
+
+export const severityWords: Record<Finding['severity'], string> = {
+  stop: 'Stops the work',
+  warn: 'Wants attention',
+  note: 'Note',
+};
+
+const link = 'cursor-pointer text-clay underline';
+
+/** One finding: what, why, what to do; where it can be mended by moving a coat, a button that does; and the way to go against it, with a note. */
+export function FindingItem({ finding, whole }: { finding: Finding; whole?: boolean }) {
+  const { severity, place, message, remedy, reason, itemId, at, coat, mend, overruled } = finding;
+  const go = useNavigate();
+  const to = (band: string) => go(`../${band}`, { relative: 'path' });
+  const counts = overruled === undefined;
+  return (
+    <li
+      className={`mb-1.5 border-l-[3px] bg-plaster px-2.5 py-1 text-sm ${counts && severity === 'stop' ? 'border-plum' : counts && severity === 'warn' ? 'border-ochre' : 'border-line'}`}
+    >
+      <strong className={counts && severity === 'stop' ? 'text-plum' : ''}>
+        {counts ? severityWords[severity] : 'Overruled'}:
+      </strong>{' '}
+      {message} <span className="text-muted">{remedy}</span>
+      {whole && <span className="block text-xs text-muted">At {place}.</span>}
+      {reason && <span className="block text-xs text-muted">Why: {reason}</span>}
+      {overruled !== undefined && <span className="block text-xs">Your note: {overruled}</span>}
+      <span className="mt-0.5 flex flex-wrap gap-x-3 text-xs">
+        {itemId && (
+          <button
+            type="button"
+            className={link}
+            onClick={() => {
+              pickItem(itemId);
+              to('ground');
+            }}
+          >
+            Show it
+          </button>
+        )}
+        {at && (
+          <button
+            type="button"
+            className={link}
+            onClick={() => {
+              showPlace([at[0], at[1]]);
+              to('surface');
+            }}
+          >
+            Show the place
+          </button>
+        )}
+        {coat && whole && (
+          <button
+            type="button"
+            className={link}
+            onClick={() => {
+              useView.setState({ surfacePage: 'zones' });
+              to('surface');
+            }}
+          >
+            Show the recipe
+          </button>
+        )}
+        {mend && counts && (
+          <button
+            type="button"
+            className={link}
+            onClick={() =>
+              edit((p) => {
+                const recipe = p.recipes.find(({ id }) => id === mend.recipe);
+                return recipe ? putRecipe(p, moveCoat(recipe, mend.coat, mend.to)) : p;
+              })
+            }
+          >
+            Move it there
+          </button>
+        )}
+        <Overrule finding={finding} />
+      </span>
+    </li>
+  );
+}
+
+/** Goes against a finding with a note, or lets it count again. What stops the work cannot be overruled. */
+function Overrule({ finding }: { finding: Finding }) {
+  const [open, setOpen] = useState(false);
+  const [note, setNote] = useState('');
+  const { code, place, message, severity, overruled } = finding;
+  if (overruled !== undefined)
+    return (
+      <button
+        type="button"
+        className={link}
+        aria-label={`Let it count again: ${message}`}
+        onClick={() => edit((p) => overrule(p, { code, place }, null))}
+      >
+        Let it count again
+      </button>
+    );
+  if (severity === 'stop') return null;
+  if (!open)
+    return (
+      <button type="button" className={link} aria-label={`Overrule: ${message}`} onClick={() => setOpen(true)}>
+        Overrule
+      </button>
+    );
+  return (
+    <form
+      className="flex w-full items-end gap-2"
+      aria-label={`Overrule: ${message}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (note.trim()) edit((p) => overrule(p, { code, place }, note.trim()));
+      }}
+    >
+      <label className="min-w-0 flex-1 text-xs text-muted">
+        Why you mean it so
+        <input
+          className="block w-full rounded-md border border-line bg-sheet px-2 py-0.5 text-sm text-graphite"
+          value={note}
+          maxLength={500}
+          required
+          onChange={(event) => setNote(event.target.value)}
+        />
+      </label>
+      <button type="submit" className={`${link} py-1`}>
+        Keep the note
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,43 @@
+import { benchPages, type PlanReport } from '@hosket/core';
+import { Download, Printer } from 'lucide-react';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { PaperPage } from '../../instruments/PaperPage.tsx';
+import { useProject } from '../../store/projectStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { savePdf } from '../savePdf.ts';
+import { useBenchSheet } from './useBenchSheet.ts';
+
+/** What to take to the bench on paper: every page to be seen before it is saved or printed. */
+export function BenchSheetPage({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const sheet = useBenchSheet(report);
+  const go = useNavigate();
+  const pages = useMemo(() => (sheet ? benchPages(sheet, project.paper) : []), [sheet, project.paper]);
+  return (
+    <div>
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <Button tone="main" disabled={!pages.length} onClick={() => savePdf(project.name, 'bench sheet', pages)}>
+          <Download size={14} aria-hidden /> Save {pages.length} {pages.length === 1 ? 'page' : 'pages'} as PDF
+        </Button>
+        <Button onClick={() => go('../print', { relative: 'path' })}>
+          <Printer size={14} aria-hidden /> As a plain page to print
+        </Button>
+        <span className="text-xs text-muted">
+          A stage a page, with amounts, bowls, waits, tools and cautions; then the shopping list. Paper is chosen with
+          the templates (Cutting).
+        </span>
+      </div>
+      <ol aria-label="Pages of the bench sheet" className="flex flex-wrap gap-3">
+        {pages.map((page, k) => (
+          <li key={`${page.title} ${k}`} className="w-[210px]">
+            <PaperPage page={page} />
+            <span className="block text-xs text-muted">
+              {k + 1}. {page.title}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}

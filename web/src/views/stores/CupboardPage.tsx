@@ -1,0 +1,315 @@
+import {
+  catalogueOf,
+  freeId,
+  type PlanReport,
+  putStoreItem,
+  removeStoreItem,
+  type StoreItem,
+  safeties,
+  sayBuy,
+  sayKind,
+  sayQuantity,
+} from '@hosket/core';
+import {
+  columnFilteringFeature,
+  createColumnHelper,
+  createFilteredRowModel,
+  createSortedRowModel,
+  filterFn_includesString,
+  globalFilteringFeature,
+  rowSortingFeature,
+  sortFn_alphanumeric,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
+import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { useView } from '../../store/viewStore.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ChoiceField, WordsField } from '../../ui/Field.tsx';
+import { Figure } from '../../ui/Figures.tsx';
+import { DayField, QuantityField } from '../../ui/QuantityField.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
+import { type StoreRow, states, storeRows } from './rows.ts';
+
+const features = tableFeatures({
+  rowSortingFeature,
+  columnFilteringFeature,
+  globalFilteringFeature,
+  sortedRowModel: createSortedRowModel(),
+  filteredRowModel: createFilteredRowModel(),
+  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+  filterFns: { includesString: filterFn_includesString },
+});
+const helper = createColumnHelper<typeof features, StoreRow>();
+const groupings = ['how far it is', 'kind', 'place', 'nothing'] as const;
+type Grouping = (typeof groupings)[number];
+const groupOf: Record<Grouping, (row: StoreRow) => string> = {
+  'how far it is': ({ state }) => state,
+  kind: ({ form }) => form,
+  place: ({ item }) => item?.place || 'no place',
+  nothing: () => '',
+};
+const groupOrder = (a: string, b: string) => {
+  const [i, j] = [a, b].map((name) => (states as readonly string[]).indexOf(name));
+  return i >= 0 && j >= 0 ? i - j : a.localeCompare(b);
+};
+
+const columns = helper.columns([
+  helper.accessor('name', { header: 'Material', sortFn: 'alphanumeric' }),
+  helper.accessor(({ item, unit }) => `${unit} ${item?.amount ?? 0}`, {
+    id: 'stock',
+    header: 'In the cupboard',
+    sortFn: 'alphanumeric',
+  }),
+  helper.accessor(({ item }) => item?.useBy ?? '', { id: 'useBy', header: 'Use by', sortFn: 'alphanumeric' }),
+  helper.accessor(({ line }) => line?.wanted ?? 0, { id: 'needed', header: 'Needed', sortFn: 'basic' }),
+  helper.accessor(({ line }) => line?.short ?? 0, { id: 'buy', header: 'To buy', sortFn: 'basic' }),
+  helper.accessor(({ line }) => line?.buy?.cost ?? 0, { id: 'cost', header: 'Cost', sortFn: 'basic' }),
+  helper.accessor(({ line }) => line?.left ?? 0, { id: 'left', header: 'Left over', sortFn: 'basic' }),
+]);
+
+/** Stock, needs and shopping in one table: sorted, filtered, grouped, and written where it stands. */
+export function CupboardPage({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const [grouping, setGrouping] = useState<Grouping>('how far it is');
+  const [wanted, setWanted] = useState('');
+  const rows = useMemo(() => storeRows(project, report), [project, report]);
+  const table = useTable({
+    features,
+    columns,
+    data: rows,
+    state: { globalFilter: wanted },
+    onGlobalFilterChange: setWanted,
+    globalFilterFn: 'includesString',
+    getColumnCanGlobalFilter: (column) => column.id === 'name',
+    getRowId: (row) => row.key,
+  });
+  const shown = table.getRowModel().rows.map(({ original }) => original);
+  const groups = [...new Set(shown.map(groupOf[grouping]))].sort(groupOrder);
+  return (
+    <div>
+      <div className="mb-2 flex flex-wrap items-end gap-3">
+        <div className="w-[180px]">
+          <WordsField label="Look for" value={wanted} onValue={setWanted} />
+        </div>
+        <ChoiceField label="Grouped by" value={grouping} options={groupings} onValue={setGrouping} />
+        <ChoiceField
+          label="Enough, times in 100"
+          value={String(project.stores.safety)}
+          options={safeties.map(String)}
+          onValue={(text) => {
+            const safety = safeties.find((one) => String(one) === text);
+            if (safety) edit((p) => ({ ...p, stores: { ...p.stores, safety } }));
+          }}
+        />
+        <AddToCupboard />
+      </div>
+      <WideTable label="Cupboard, needs and shopping">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id}>
+              {group.headers.map((header) => {
+                const sorted = header.column.getIsSorted();
+                return (
+                  <th
+                    key={header.id}
+                    scope="col"
+                    aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    className="border-b border-graphite/50 py-1 pr-2 text-left text-xs font-normal text-muted"
+                  >
+                    <button
+                      type="button"
+                      className="flex cursor-pointer items-center gap-0.5 whitespace-nowrap hover:text-graphite"
+                      onClick={() => header.column.toggleSorting()}
+                    >
+                      <table.FlexRender header={header} />
+                      {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
+                      {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}
+                    </button>
+                  </th>
+                );
+              })}
+              <th scope="col" className="border-b border-graphite/50">
+                <span className="sr-only">Actions</span>
+              </th>
+            </tr>
+          ))}
+        </thead>
+        {groups.map((name) => (
+          <tbody key={name}>
+            {name && (
+              <tr>
+                <th scope="rowgroup" colSpan={columns.length + 1} className="pt-3 pb-1 text-left text-sm font-semibold">
+                  {name[0].toUpperCase() + name.slice(1)}
+                </th>
+              </tr>
+            )}
+            {shown
+              .filter((row) => groupOf[grouping](row) === name)
+              .map((row) => (
+                <Row key={row.key} row={row} />
+              ))}
+          </tbody>
+        ))}
+      </WideTable>
+      {!shown.length && (
+        <p className="mt-3 text-sm text-muted">
+          {rows.length
+            ? 'Nothing here is called that.'
+            : 'Nothing is needed and nothing is stored yet. Draw some ground, or put something into the cupboard.'}
+        </p>
+      )}
+      <p className="mt-3 text-xs text-muted">
+        Write what is there into the column “In the cupboard”. Sheets and offcuts of foam are kept in the shed (Layers).
+      </p>
+    </div>
+  );
+}
+
+function Row({ row }: { row: StoreRow }) {
+  const { currency } = useProject();
+  const units = useView((view) => view.units);
+  const { item, line, unit, material, which } = row;
+  const name = sayKind(row);
+  const change = (next: Partial<StoreItem>) => item && edit((p) => putStoreItem(p, { ...item, ...next }));
+  const stock = (amount: number | null) => {
+    if (item) return amount === null ? edit((p) => removeStoreItem(p, item.id)) : change({ amount });
+    if (amount !== null)
+      edit((p) =>
+        putStoreItem(p, {
+          id: freeId('store', p.stores.items),
+          material,
+          which,
+          amount,
+          unit,
+          opened: null,
+          useBy: null,
+          place: '',
+        }),
+      );
+  };
+  const edge = item ? '' : 'border-b border-line';
+  const cell = `${edge} py-1 pr-2 align-top`;
+  const figure = `${edge} py-1.5 pr-2 text-right align-top`;
+  const details = item && (
+    <span className="mt-1 flex flex-wrap items-center gap-x-3 text-xs text-muted">
+      opened
+      <span className="w-[118px]">
+        <DayField hideLabel label={`${name} opened on`} value={item.opened} onValue={(opened) => change({ opened })} />
+      </span>
+      kept in
+      <span className="w-[110px]">
+        <WordsField
+          hideLabel
+          label={`Place of ${name}`}
+          most={60}
+          value={item.place}
+          onValue={(place) => change({ place })}
+        />
+      </span>
+    </span>
+  );
+  return (
+    <>
+      <tr aria-label={name}>
+        <th scope="row" className={`${cell} min-w-[150px] pt-1.5 text-left font-normal`}>
+          {name}
+          {line && line.steps.length > 0 && (
+            <span className="block text-xs text-muted">{line.steps.map(({ title }) => title).join(', ')}</span>
+          )}
+        </th>
+        <td className={`${cell} min-w-[92px]`}>
+          <QuantityField
+            label={`${name} in the cupboard`}
+            unit={item?.unit ?? unit}
+            value={item?.amount ?? null}
+            none="none"
+            onValue={stock}
+          />
+          {line && line.pastDate > 0 && <span className="text-xs text-plum">past its date</span>}
+        </td>
+        <td className={cell}>
+          {item && (
+            <DayField hideLabel label={`${name} use by`} value={item.useBy} onValue={(useBy) => change({ useBy })} />
+          )}
+        </td>
+        <td className={figure}>{line && <Figure text={sayQuantity(line.wanted, unit, units)} />}</td>
+        <td className={figure}>
+          {line && line.short > 1e-9 && <Figure text={sayBuy(line, units)} />}
+          {line && line.short > 1e-9 && !line.buy && <span className="block text-xs text-muted">no pack known</span>}
+        </td>
+        <td className={figure}>
+          {line?.buy?.cost != null && <Figure text={`${line.buy.cost.toFixed(2)} ${currency}`} />}
+        </td>
+        <td className={figure}>{line && line.left > 0 && <Figure text={sayQuantity(line.left, unit, units)} />}</td>
+        <td className={cell}>
+          {item && (
+            <Button
+              tone="quiet"
+              aria-label={`Take ${name} out of the cupboard`}
+              onClick={() => edit((p) => removeStoreItem(p, item.id))}
+            >
+              <Trash2 size={14} aria-hidden />
+            </Button>
+          )}
+        </td>
+      </tr>
+      {details && (
+        <tr>
+          <td colSpan={columns.length + 1} className="border-b border-line pb-1.5">
+            {details}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** Puts any material of the catalogue into the cupboard, needed or not. */
+function AddToCupboard() {
+  const { materials } = useProject();
+  const [material, setMaterial] = useState('');
+  const known = useMemo(
+    () =>
+      [...catalogueOf(materials).materials]
+        .filter(({ id, form }) => id !== 'water' && form !== 'foam')
+        .sort((a, b) => a.name.localeCompare(b.name)),
+    [materials],
+  );
+  const chosen = known.find(({ id }) => id === material);
+  return (
+    <div className="flex items-end gap-2">
+      <ChoiceField
+        label="Put into the cupboard"
+        value={material}
+        options={[{ value: '', text: 'choose' }, ...known.map(({ id, name }) => ({ value: id, text: name }))]}
+        onValue={setMaterial}
+      />
+      <Button
+        disabled={!chosen}
+        onClick={() => {
+          if (!chosen) return;
+          const [pack = { amount: 100, unit: 'g' as const }] = chosen.packs;
+          edit((p) =>
+            putStoreItem(p, {
+              id: freeId('store', p.stores.items),
+              material: chosen.id,
+              which: '',
+              amount: pack.amount,
+              unit: pack.unit,
+              opened: null,
+              useBy: null,
+              place: '',
+            }),
+          );
+          setMaterial('');
+        }}
+      >
+        <Plus size={14} aria-hidden /> Add
+      </Button>
+    </div>
+  );
+}

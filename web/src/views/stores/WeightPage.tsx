@@ -1,0 +1,158 @@
+import { type Advice, adviceOf, type PartRead, type PlanReport, recipeOf, sayHours, sayMinutes } from '@hosket/core';
+import { useMemo } from 'react';
+import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from 'recharts';
+import { useSize } from '../../instruments/useSize.ts';
+import { useProject } from '../../store/projectStore.ts';
+import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Heads } from '../../ui/Heads.tsx';
+import { WideTable } from '../../ui/WideTable.tsx';
+
+/** Part by part what it weighs, costs and takes; what makes it heavy, dear and slow, and what would change that. */
+export function WeightPage({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const say = useSay();
+  const { breakdown } = report;
+  const priced = breakdown.some(({ money }) => money !== null);
+  const advice = useMemo(
+    () =>
+      adviceOf(project, {
+        breakdown: report.breakdown,
+        layers: report.stack.layers,
+        surfaces: report.surfaces.map(({ id, name, recipe, trueMm2, fillMl, most95Mm, coatMm2 }) => ({
+          id,
+          name,
+          recipe: recipeOf(project, recipe),
+          trueMm2,
+          fillMl,
+          most95Mm,
+          lengthM: 0,
+          coatMm2,
+        })),
+      }),
+    [project, report],
+  );
+  const cell = 'border-b border-line py-1 pr-3 text-right';
+  return (
+    <div>
+      <div className="grid grid-cols-2 gap-4 max-[999px]:grid-cols-1">
+        <Bars title="Dry weight" unit="g" parts={breakdown} value={({ massG }) => massG.likely} />
+        {priced ? (
+          <Bars
+            title="Cost, as far as it is priced"
+            unit={project.currency}
+            parts={breakdown}
+            value={({ money }) => money ?? 0}
+          />
+        ) : (
+          <p className="text-sm text-muted">
+            Costs are drawn once sheets (Layers, Shed) or packs (Shopping list) have a price.
+          </p>
+        )}
+      </div>
+      <WideTable label="Weight, cost and time part by part">
+        <Heads of={['Part', 'Weighs', 'Low to high', 'Costs', 'Hands-on']} />
+        <tbody>
+          {breakdown.map(({ part, massG, money, minutes }) => (
+            <tr key={part}>
+              <th scope="row" className="border-b border-line py-1 text-left font-normal">
+                {partWords(part)}
+              </th>
+              <td className={cell}>{massG.likely > 0 && <Figure text={say.mass(massG.likely)} />}</td>
+              <td className={`${cell} text-muted`}>
+                {massG.likely > 0 && <Figure text={`${say.mass(massG.low)}–${say.mass(massG.high)}`} />}
+              </td>
+              <td className={cell}>{money !== null && <Figure text={`${money.toFixed(2)} ${project.currency}`} />}</td>
+              <td className={cell}>{minutes > 0 && <Figure text={sayMinutes(minutes)} />}</td>
+            </tr>
+          ))}
+        </tbody>
+      </WideTable>
+      {(['heavy', 'dear', 'slow'] as const).map((of) => (
+        <Told key={of} of={of} advice={advice.filter((one) => one.of === of)} />
+      ))}
+    </div>
+  );
+}
+
+const partWords = (part: string) => part[0].toUpperCase() + part.slice(1);
+const titles: Record<Advice['of'], string> = {
+  heavy: 'What makes it heavy',
+  dear: 'What makes it dear',
+  slow: 'What makes it slow',
+};
+
+function Told({ of, advice }: { of: Advice['of']; advice: readonly Advice[] }) {
+  const { currency } = useProject();
+  const say = useSay();
+  if (!advice.length) return null;
+  const amount = (value: number) =>
+    of === 'heavy' ? say.mass(value) : of === 'dear' ? `${value.toFixed(2)} ${currency}` : sayHours(value);
+  return (
+    <section className="mt-3">
+      <h2 className="text-base">{titles[of]}</h2>
+      <ul aria-label={titles[of]} className="text-sm">
+        {advice.map(({ part, value, sharePercent, instead }) => (
+          <li key={part} className="border-b border-line py-1">
+            <strong>{partWords(part)}</strong>: <Figure text={amount(value)} />
+            {of !== 'slow' && ` (${sharePercent.toFixed(0)} % of it)`}
+            {of === 'slow' && ' until it is dry'}
+            {instead && (
+              <span className="text-muted">
+                . Instead: {instead.what}
+                {instead.saves > 0 &&
+                  `, ${amount(instead.saves)} ${of === 'heavy' ? 'lighter' : of === 'dear' ? 'cheaper' : 'sooner'}`}
+                .
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+interface BarsProps {
+  title: string;
+  unit: string;
+  parts: readonly PartRead[];
+  value: (part: PartRead) => number;
+}
+
+function Bars({ title, unit, parts, value }: BarsProps) {
+  const [room, width] = useSize();
+  const data = parts
+    .map((part) => ({ part: partWords(part.part), value: Math.round(value(part) * 100) / 100 }))
+    .filter((one) => one.value > 0);
+  const tall = 34 + 24 * data.length;
+  return (
+    <div
+      ref={room}
+      role="img"
+      aria-label={`${title}: ${data.map(({ part, value: worth }) => `${part} ${worth} ${unit}`).join(', ')}`}
+      className="min-w-0"
+    >
+      <p className="text-xs text-muted">
+        {title}, {unit}
+      </p>
+      {width > 0 && (
+        <BarChart
+          width={width}
+          height={tall}
+          data={data}
+          layout="vertical"
+          margin={{ top: 4, right: 12, bottom: 4, left: 0 }}
+        >
+          <CartesianGrid stroke="var(--line)" horizontal={false} />
+          <XAxis type="number" stroke="var(--muted)" fontSize={12} />
+          <YAxis type="category" dataKey="part" stroke="var(--muted)" fontSize={12} width={64} />
+          <Tooltip
+            formatter={(worth) => [`${worth} ${unit}`, title]}
+            contentStyle={{ background: 'var(--sheet)', border: '1px solid var(--line)' }}
+            cursor={{ fill: 'var(--line)', fillOpacity: 0.4 }}
+          />
+          <Bar dataKey="value" fill="var(--foam-b)" stroke="var(--graphite)" isAnimationActive={false} />
+        </BarChart>
+      )}
+    </div>
+  );
+}
