@@ -3,6 +3,7 @@ import { contours } from 'd3-contour';
 import { footprints, gridOver } from '../../core/src/geometry/index.ts';
 import { cellOf, type Solved, solvedOf } from '../../core/src/ground/index.ts';
 import { evenSkin, targetOf } from '../../core/src/layers/index.ts';
+import { checks } from './checks.ts';
 import { choices, noisyFootprints } from './choices.ts';
 import { gaussSeidelMs, harmonicAnswer, harmonicOf, multigridMs } from './harmonic.ts';
 import { hillProject } from './hill.ts';
@@ -121,6 +122,9 @@ console.log('Footprints of eight levels of the foam target with their holes, aga
 console.table(outlines);
 console.log('The take-off of ten zones of eight coats: from an edit to the whole plan.');
 console.table([takeoffs()]);
+
+console.log('\nAll rules over a full project: a hundred jars, every step done');
+console.table(checks());
 console.log('One level of a noisy field of 720,000 cells: whose hole is whose.');
 console.table(noisyFootprints());
 console.log('The choice of a stack: six thicknesses to 400 mm, every joint in steps of 0.05 mm.');

@@ -1,8 +1,9 @@
+import { type Finding, findingsOf } from './checks/index.ts';
 import { type Choice, chooseFor, offersOf, tracksOf } from './choice/index.ts';
 import { type Cutting, cuttingOf } from './cutting/index.ts';
 import { cuttingReport } from './cuttingReport.ts';
 import { daysOf } from './days/index.ts';
-import { standingShares } from './fit/index.ts';
+import { middlesOf, standingShares } from './fit/index.ts';
 import {
   cellOf,
   finishedGround,
@@ -44,6 +45,8 @@ import { type ZoneMap, type ZonesRead, zonesOf } from './zones/index.ts';
 /** Everything worked out from a project: the report, and the fields that drawings are made from. */
 export interface Plan {
   report: PlanReport;
+  /** What the rules have to say, worked out once more. */
+  check: () => Finding[];
   ground: Ground;
   target: Target;
   /** Which zone lies where. */
@@ -157,8 +160,20 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const skinMl = land.volumeMl - wanted.volumeMl;
     const whole: Whole = { project, land: layerLand, worn, zones, skinMl };
     const pasteKey = [layersKey, choiceKey, zonesKey, left];
-    const { materials, rows, counts, bench, air, cutting: cuts, seed } = project;
-    const amountsKey = [wearing, project.recipes, materials, rows, counts, bench, air, cuts, seed, project.envelope];
+    const { materials, rows, counts, bench, air, cutting: cuts, seed, stores } = project;
+    const amountsKey = [
+      wearing,
+      project.recipes,
+      materials,
+      rows,
+      counts,
+      bench,
+      air,
+      cuts,
+      seed,
+      project.envelope,
+      stores.packs,
+    ];
     const worked: Worked[] = [];
     for (const plan of layers.value) {
       // The chosen school may not lag behind.
@@ -181,6 +196,9 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const laidPlan = { ...chosenPlan, sheetsUsed: cutting.sheetsUsed };
     const alike = worked.find(({ plan }) => plan === chosenPlan);
     const chosen = workedOut(whole, laidPlan, paste, cutting, alike);
+    const middles = yield* memory.exact('middles', [pasteKey, base.board, figuresOf(project, ['densityKgM3'])], () =>
+      middlesOf(project, land, chosenPlan.layers, paste, zones.map),
+    );
     const reads: Land = {
       solved: lines,
       ground: land,
@@ -198,9 +216,12 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
       map,
       cutting,
       cuttingReport: cutReport,
+      middles,
     };
+    const { report, view } = reportOf(project, reads, worked, chosen);
     return {
-      report: reportOf(project, reads, worked, chosen),
+      report,
+      check: () => findingsOf(view),
       ground: land,
       target: wanted,
       zones: zones.map,

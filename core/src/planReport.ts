@@ -1,4 +1,4 @@
-import { findingsOf } from './checks/index.ts';
+import { findingsOf, type PlanView } from './checks/index.ts';
 import type { Choice, Chosen, Proposal } from './choice/index.ts';
 import type { Cutting } from './cutting/index.ts';
 import { piecesWritten, written } from './cuttingReport.ts';
@@ -11,6 +11,7 @@ import {
   fitOf,
   houseWays,
   limitsRead,
+  type Middles,
   massOf,
   type StandingShare,
 } from './fit/index.ts';
@@ -61,10 +62,16 @@ export interface Land {
   map: AreaMap;
   cutting: Cutting;
   cuttingReport: PlanReport['cutting'];
+  middles: Middles;
 }
 
-/** The plan as data: what every screen shows and the command line prints. */
-export function reportOf(project: Project, land: Land, worked: readonly Worked[], chosen: Worked): PlanReport {
+/** The plan as data: what every screen shows and the command line prints; and what its rules read. */
+export function reportOf(
+  project: Project,
+  land: Land,
+  worked: readonly Worked[],
+  chosen: Worked,
+): { report: PlanReport; view: PlanView } {
   const {
     ground,
     target,
@@ -90,7 +97,7 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
   const balance = balanceOf(
     project.support,
     ground.outline,
-    bodiesOf({ project, ground, plan: chosen.plan, paste, zones, laid, takeoff: chosen.takeoff, mass }),
+    bodiesOf(project, land.middles, zones.zones, laid, chosen.takeoff, mass),
   );
   const shopping = shoppingOf(project, needsOf(project, chosen.takeoff), dayOfSteps(project, chosen.days));
   const breakdown = breakdownOf(project, chosen.takeoff, mass);
@@ -103,8 +110,31 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     tallestMm: fit.tallestMm,
     zones: zones.zones,
   });
+  const view: PlanView = {
+    project,
+    ground,
+    solved: land.solved.grid,
+    spans,
+    laid,
+    target,
+    layers: chosen.plan,
+    cutting,
+    choice,
+    joints,
+    takeoff: chosen.takeoff,
+    days: chosen.days,
+    fit,
+    judgements,
+    paste: dressed.zones.map(({ id, name }, k) => ({ id, name, ...paste.zones[k] })),
+    shopping,
+    balance,
+    limits,
+    voids,
+    set,
+    zones: zones.zones,
+  };
   const pair = ([x, y]: Point): [number, number] => [x, y];
-  return {
+  const report: PlanReport = {
     format: 'hosket-plan',
     version: 8,
     project: project.name,
@@ -180,30 +210,9 @@ export function reportOf(project: Project, land: Land, worked: readonly Worked[]
     operations: chosen.days.operations,
     tasks: chosen.days.tasks,
     finish: chosen.days.finish,
-    findings: findingsOf({
-      project,
-      ground,
-      solved: land.solved.grid,
-      spans,
-      laid,
-      target,
-      layers: chosen.plan,
-      cutting,
-      choice,
-      joints,
-      takeoff: chosen.takeoff,
-      days: chosen.days,
-      fit,
-      judgements,
-      paste: dressed.zones.map(({ id, name }, k) => ({ id, name, ...paste.zones[k] })),
-      shopping,
-      balance,
-      limits,
-      voids,
-      set,
-      zones: zones.zones,
-    }),
+    findings: findingsOf(view),
   };
+  return { report, view };
 }
 
 /** Paste of a zone without its depths one by one. */

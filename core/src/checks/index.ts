@@ -70,7 +70,7 @@ import { twinSpots } from './rules/twinSpots.ts';
 import { unevenJoints } from './rules/unevenJoints.ts';
 import { upsideDownCliffs } from './rules/upsideDownCliffs.ts';
 
-export { bands, type Finding, severities } from './finding.ts';
+export { bands, type Finding, type PlanView, severities } from './finding.ts';
 export { sayGradient } from './words.ts';
 
 /** One rule a file; each changes nothing and says what, where and what to do. */

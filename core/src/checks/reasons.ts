@@ -78,7 +78,7 @@ export const reasons: Readonly<Record<string, string>> = {
   'seal-under-paste': 'A seal shuts water in; what lies under it then dries through the foam, in weeks.',
   'sealed-wet': 'A seal shuts water in; what lies under it then dries through the foam, in weeks.',
   'solvent-on-bare-foam': 'Propellant and solvent of ordinary spray cans eat polystyrene wherever the seal has a gap.',
-  'stock-runs-short': 'A colour mixed twice is two colours.',
+  'stock-runs-short': 'What runs out at the bench stops the evening; a colour mixed twice is two colours.',
   'tips-over': 'A piece falls when its centre of gravity comes outside what it stands on.',
   'working-time-short': 'Paste that begins to set is lost, and what is spread of it does not hold.',
 };

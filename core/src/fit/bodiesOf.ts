@@ -8,43 +8,48 @@ import type { ZoneMap } from '../zones/index.ts';
 import type { Body } from './balance.ts';
 import type { Mass } from './mass.ts';
 
-/** What the bodies are read from. */
-interface Heavy {
-  project: Project;
-  ground: Ground;
-  plan: LayerPlan;
-  paste: PasteMap;
-  zones: { zones: readonly { id: string | null }[]; map: ZoneMap };
-  laid: readonly LaidRead[];
-  takeoff: readonly StageTakeoff[];
-  mass: Mass;
+type At = Body['at'];
+
+/** The middles of what a piece is made of, mm to the right, to the back and over the underside of the board; null where there is none of it. */
+export interface Middles {
+  board: At;
+  foam: At | null;
+  skin: At | null;
+  /** By zone. */
+  zones: (At | null)[];
+  sides: At | null;
 }
 
-/** Sums of mass times place. */
+/** Sums of weight times place. */
 function gather() {
   let [all, mx, my, mz] = [0, 0, 0, 0];
   return {
-    add: (mass: number, x: number, y: number, z: number) => {
-      all += mass;
-      mx += mass * x;
-      my += mass * y;
-      mz += mass * z;
+    add: (weight: number, x: number, y: number, z: number) => {
+      all += weight;
+      mx += weight * x;
+      my += weight * y;
+      mz += weight * z;
     },
-    body: (massG: number): Body[] => (all > 0 && massG > 0 ? [{ massG, at: [mx / all, my / all, mz / all] }] : []),
+    middle: (): At | null => (all > 0 ? [mx / all, my / all, mz / all] : null),
   };
 }
 
 /**
- * The finished piece as bodies with their middles: board, foam and glue by layers as they are cut (what is carved off them after is not told apart), paste by its depth
- * cell by cell, coats by the zones they lie on, sides along the outline, laid-in things where they lie. Heights are over the underside of the board.
+ * Where the parts of the finished piece have their middles: foam by layers as they are cut (what is carved off them after is not told apart), paste by its depth cell by
+ * cell, coats by the true surface of their zones, sides along the outline.
  */
-export function bodiesOf({ project, ground, plan, paste, zones, laid, takeoff, mass }: Heavy): Body[] {
+export function middlesOf(
+  project: Pick<Project, 'base' | 'sheets' | 'materials'>,
+  { grid, outline, coverage }: Ground,
+  layers: LayerPlan['layers'],
+  paste: PasteMap,
+  zones: ZoneMap,
+): Middles {
   const board = project.base.board.thicknessMm;
-  const { grid, outline, coverage } = ground;
   const across = grid.columns - 1;
   const foam = gather();
   const catalogue = catalogueOf(project.materials);
-  for (const layer of plan.layers) {
+  for (const layer of layers) {
     const sheet = project.sheets.find(({ id }) => id === layer.sheetId) ?? { material: 'xps' as const, own: null };
     const density = stuffOf(sheet, catalogue).density.likely;
     for (const { outer, holes } of layer.pieces)
@@ -55,14 +60,14 @@ export function bodiesOf({ project, ground, plan, paste, zones, laid, takeoff, m
       }
   }
   const skin = gather();
-  const places = zones.zones.map(() => gather());
+  const places = paste.zones.map(gather);
   forEachCell(grid, coverage, (cell, areaMm2, height, sx, sy) => {
     const x = grid.originMm[0] + ((cell % across) + 0.5) * grid.cellMm;
     const y = grid.originMm[1] + (Math.floor(cell / across) + 0.5) * grid.cellMm;
     const sloped = areaMm2 * Math.sqrt(1 + sx * sx + sy * sy);
     const depth = paste.depthMm[cell];
     if (depth > 0) skin.add(sloped * depth, x, y, board + Math.max(0, height - depth / 2));
-    places[zones.map.zone[cell]]?.add(sloped, x, y, board + height);
+    places[zones.zone[cell]]?.add(sloped, x, y, board + height);
   });
   const sides = gather();
   outline.forEach(([ax, ay], k) => {
@@ -72,25 +77,44 @@ export function bodiesOf({ project, ground, plan, paste, zones, laid, takeoff, m
     sides.add(Math.hypot(bx - ax, by - ay) * tall, x, y, tall / 2);
   });
   const [bx, by] = centroidOf(outline);
+  return {
+    board: [bx, by, board / 2],
+    foam: foam.middle(),
+    skin: skin.middle(),
+    zones: places.map(({ middle }) => middle()),
+    sides: sides.middle(),
+  };
+}
+
+/** The finished piece as bodies: its middles with what each part weighs, coats on the zones they lie on, laid-in things where they lie. */
+export function bodiesOf(
+  project: Project,
+  middles: Middles,
+  zones: readonly { id: string | null }[],
+  laid: readonly LaidRead[],
+  takeoff: readonly StageTakeoff[],
+  mass: Mass,
+): Body[] {
+  const body = (massG: number, at: At | null): Body[] => (at && massG > 0 ? [{ massG, at }] : []);
+  const board = project.base.board.thicknessMm;
   return [
-    { massG: mass.boardG.likely, at: [bx, by, board / 2] },
-    ...foam.body(mass.foamG.likely + mass.glueG.likely),
-    ...skin.body(mass.pasteG.likely),
+    ...body(mass.boardG.likely, middles.board),
+    ...body(mass.foamG.likely + mass.glueG.likely, middles.foam),
+    ...body(mass.pasteG.likely, middles.skin),
     ...takeoff
       .filter(({ stage, operation }) => operation !== null && stage !== 'skin')
       .flatMap(({ zones: on, dryG }) => {
         const all = on.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
         return on.flatMap(({ id, areaMm2 }) => {
-          const at = zones.zones.findIndex((zone) => zone.id === id);
-          return (places[at] ?? sides).body(all > 0 ? (dryG.likely * areaMm2) / all : 0);
+          const k = zones.findIndex((zone) => zone.id === id);
+          return body(all > 0 ? (dryG.likely * areaMm2) / all : 0, k < 0 ? middles.sides : middles.zones[k]);
         });
       }),
     ...laid.flatMap((read) => {
       const thing = project.laid.find(({ id }) => id === read.id);
       if (!thing) return [];
       const [x, y] = centroidOf(runOf(thing));
-      const up = board + (read.undersideMm + read.topMm) / 2;
-      return [{ massG: read.massG.likely, at: [x, y, up] as Body['at'] }];
+      return body(read.massG.likely, [x, y, board + (read.undersideMm + read.topMm) / 2]);
     }),
   ];
 }
