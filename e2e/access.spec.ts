@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './hosket.ts';
 
-const bands = ['Brief', 'Ground', 'Layers', 'Cutting', 'Surface', 'Days'];
+const bands = ['Brief', 'Ground', 'Layers', 'Cutting', 'Surface', 'Days', 'Stores'];
 
 for (const theme of ['plaster', 'evening'])
   test(`axe finds nothing in any view, ${theme}`, async ({ app, page }) => {
@@ -29,6 +29,15 @@ for (const theme of ['plaster', 'evening'])
       await app.show(band);
       await clean(band);
     }
+    await app.write('Matt medium in the cupboard', '20 ml');
+    await app.settled();
+    await clean('a short jar in the cupboard');
+    for (const name of ['Shopping list', 'What is done', 'Weight and cost', 'All checks', 'Bench sheet']) {
+      await page.getByRole('tab', { name, exact: true }).click();
+      await clean(name);
+    }
+    await page.getByRole('button', { name: 'As a plain page to print' }).click();
+    await clean('the plain page');
     await app.show('Cutting');
     await page.getByRole('button', { name: /^Piece 4-1 on / }).focus();
     await clean('a picked piece');

@@ -171,3 +171,34 @@ it('hosket check says what stands against a plan', () => {
   const idle = file('idle.json', writeProject({ ...project, marks: [], landforms: [], laid: [], sheets: [] }));
   expect(hosket('check', idle).stdout).toContain('note: Ground: No heights are drawn yet');
 });
+
+describe('hosket sheet and hosket shopping', () => {
+  it('sheet writes a PDF, and needs a file to write', () => {
+    const out = join(folder, 's.pdf');
+    expect(hosket('sheet', demo, '--out', out).status).toBe(0);
+    expect(readFileSync(out, 'latin1').slice(0, 5)).toBe('%PDF-');
+    expect(hosket('sheet', demo)).toMatchObject({ status: 2, stderr: expect.stringContaining('sheet needs --out') });
+  });
+
+  it('shopping has the numbers of the plan, with semicolons and decimal commas where they are wanted', () => {
+    const { shopping } = plan(project).report;
+    const plain = hosket('shopping', demo).stdout.trim().split('\r\n');
+    expect(plain).toHaveLength(1 + 2 + shopping.length);
+    const compound = shopping.find(({ material }) => material === 'compound');
+    const line = plain.find((one) => one.startsWith('Cellulose-plaster compound,'));
+    expect(line?.split(',')[3]).toBe(String(Math.round((compound?.likely ?? 0) * 100) / 100));
+    expect(hosket('shopping', demo, '--semicolons').stdout).toMatch(/^Cellulose-plaster compound;;g;\d+,\d+;/m);
+  });
+
+  it('what the builder overruled is said with his reason, and stops nothing', () => {
+    const wrong = {
+      ...project,
+      recipes: project.recipes.map((recipe) => ({ ...recipe, coats: [...recipe.coats].reverse() })),
+      overruled: [{ code: 'seal-under-paste', place: project.recipes[0].name, note: 'a trial' }],
+    };
+    const { stdout, status } = hosket('check', file('overruled.hosket.json', writeProject(wrong)));
+    expect(status).toBe(0);
+    expect(stdout).toMatch(/overruled: Earth and grass: .*\(a trial\)/);
+    expect(stdout).toMatch(/warn: Earth and grass: .*Colour before grass/);
+  });
+});

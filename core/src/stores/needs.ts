@@ -58,7 +58,9 @@ export function needsOf(project: Needing, takeoff: readonly StageTakeoff[]): Nee
       add(stage, { material: board.material, which: `${board.thicknessMm} mm`, unit: 'each' }, one);
     }
     for (const had of hadFor(stage.materials))
-      if (had.amount.high > 0) add(stage, { material: had.material, which: had.which, unit: had.unit }, had.amount);
+      if (had.amount.high > 0)
+        // The range alone, without its working.
+        add(stage, { material: had.material, which: had.which, unit: had.unit }, scaleRange(had.amount, 1));
   }
   return needs.map((need) => (need.parts.length > 1 ? { ...need, amount: sum(need.parts) } : need));
 }

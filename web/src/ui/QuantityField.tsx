@@ -43,33 +43,3 @@ export function QuantityField({ label, unit, value, none, onValue }: Props) {
     />
   );
 }
-
-/** A day, or none; browsers offer a calendar for it. */
-export function DayField({
-  label,
-  value,
-  hideLabel,
-  onValue,
-}: {
-  label: string;
-  value: string | null;
-  hideLabel?: boolean;
-  onValue: (value: string | null) => void;
-}) {
-  return (
-    <ReadField<string | null>
-      label={label}
-      hideLabel={hideLabel}
-      type="date"
-      text={value ?? ''}
-      read={(text) =>
-        !text
-          ? { ok: true, value: null }
-          : /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(Date.parse(text))
-            ? { ok: true, value: text }
-            : { ok: false, why: 'Write the day like 2027-03-15.' }
-      }
-      onValue={onValue}
-    />
-  );
-}

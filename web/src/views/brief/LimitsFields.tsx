@@ -12,40 +12,11 @@ import {
 import { Plus, Trash2 } from 'lucide-react';
 import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
-import {
-  ChoiceField,
-  MeasureField,
-  NumberField,
-  NumberOrNoneField,
-  ReadField,
-  TickField,
-  WordsField,
-} from '../../ui/Field.tsx';
+import { DayField } from '../../ui/DayField.tsx';
+import { ChoiceField, MeasureField, NumberField, NumberOrNoneField, TickField, WordsField } from '../../ui/Field.tsx';
 
 const change = (next: Partial<Limits>) => edit((p) => ({ ...p, limits: { ...p.limits, ...next } }));
 const judge = (next: Partial<Judging>) => edit((p) => ({ ...p, judging: { ...p.judging, ...next } }));
-const isDay = (text: string) => /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(text));
-
-interface DayProps {
-  label: string;
-  value: string | null;
-  onValue: (day: string | null) => void;
-}
-
-function DayField({ label, value, onValue }: DayProps) {
-  return (
-    <ReadField<string | null>
-      label={label}
-      type="date"
-      text={value ?? ''}
-      read={(text) => {
-        if (!text.trim()) return { ok: true, value: null };
-        return isDay(text) ? { ok: true, value: text } : { ok: false, why: 'Write the date like 2027-03-15.' };
-      }}
-      onValue={onValue}
-    />
-  );
-}
 
 /** Until when, how heavy, how dear, how long; and the rules of a competition or a teacher. */
 export function LimitsFields({ project }: { project: Project }) {

@@ -28,9 +28,10 @@ import { useMemo, useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
+import { DayField } from '../../ui/DayField.tsx';
 import { ChoiceField, WordsField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
-import { DayField, QuantityField } from '../../ui/QuantityField.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 import { WideTable } from '../../ui/WideTable.tsx';
 import { type StoreRow, states, storeRows } from './rows.ts';
 

@@ -2,7 +2,8 @@ import { hadFor, markDone, markUndone, type PlanReport, type StageReport, sayKin
 import { useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
-import { DayField, QuantityField } from '../../ui/QuantityField.tsx';
+import { DayField } from '../../ui/DayField.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 
 const today = () => {
   const now = new Date();
