@@ -55,11 +55,6 @@ await page.getByRole('region', { name: 'Side by side' }).getByText('working out'
 await shoot('other-stacks');
 await page.getByRole('button', { name: 'Done comparing' }).click();
 await page.getByRole('button', { name: 'All layers' }).click();
-await page.getByRole('tab', { name: 'How it is built', exact: true }).click();
-await page.getByRole('button', { name: 'Add an area' }).click();
-await page.getByLabel('Layers are').selectOption('core');
-await shoot('how-built');
-for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Undo' }).click();
 await page.getByRole('tab', { name: 'Stack', exact: true }).click();
 await show('Cutting');
 await page.getByRole('button', { name: /^Piece 4-1 on / }).focus();
@@ -85,9 +80,6 @@ await page.getByRole('button', { name: /^Skin: cellulose/ }).click();
 await shoot('surface');
 await page.getByRole('tab', { name: 'Ways side by side', exact: true }).click();
 await shoot('ways');
-await page.getByRole('tab', { name: 'Depth of paste', exact: true }).click();
-await page.waitForTimeout(600);
-await shoot('paste-depth');
 await page.getByRole('tab', { name: 'Materials', exact: true }).click();
 await shoot('materials');
 await page.getByRole('tab', { name: 'Zones and recipes', exact: true }).click();
@@ -95,6 +87,20 @@ for (let k = 0; k < 4; k++) await page.getByRole('button', { name: 'Undo' }).cli
 await settled();
 await show('Days');
 await shoot('days');
+await show('Stores');
+for (const [name, amount] of [
+  ['Cellulose-plaster compound', '300 g'],
+  ['Matt medium', '250 ml'],
+]) {
+  await page.getByLabel(`${name} in the cupboard`).fill(amount);
+  await page.getByLabel(`${name} in the cupboard`).press('Enter');
+}
+await settled();
+await shoot('stores');
+await page.getByRole('tab', { name: 'Bench sheet', exact: true }).click();
+await shoot('bench-sheet');
+for (let k = 0; k < 2; k++) await page.getByRole('button', { name: 'Undo' }).click();
+await page.getByRole('tab', { name: 'Cupboard and needs', exact: true }).click();
 await show('Brief');
 await shoot('brief');
 const sample = async (name: string) => {

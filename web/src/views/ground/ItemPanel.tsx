@@ -4,6 +4,7 @@ import { pickItem, useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { chosenSchool, usePlan } from '../../worker/planStore.ts';
+import { FindingItem } from '../FindingItem.tsx';
 import { ItemEffect } from './ItemEffect.tsx';
 import { ItemFields } from './ItemFields.tsx';
 import { ItemPoints } from './ItemPoints.tsx';
@@ -15,6 +16,8 @@ export function ItemPanel({ item }: { item: Item }) {
   const say = useSay();
   const units = useView((view) => view.units);
   const levels = report ? chosenSchool(report).levels.filter((row) => row.itemId === item.id) : [];
+  // Those of the ground stand over the panel already.
+  const elsewhere = report?.findings.filter(({ itemId, band }) => itemId === item.id && band !== 'ground') ?? [];
   const built = report?.landforms.find(({ id }) => id === item.id);
   return (
     <>
@@ -22,6 +25,13 @@ export function ItemPanel({ item }: { item: Item }) {
         {kindWords[item.kind].title}
         {isLandform(item) ? `. ${kindWords[item.kind].about}` : ''}
       </p>
+      {elsewhere.length > 0 && (
+        <ul aria-label="Findings of this thing">
+          {elsewhere.map((finding) => (
+            <FindingItem key={`${finding.code} ${finding.message}`} finding={finding} />
+          ))}
+        </ul>
+      )}
       <ItemFields item={item} built={built} />
       <div className="mb-4 flex flex-wrap gap-1.5">
         <Button onClick={() => pickItem(null)}>

@@ -15,25 +15,28 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type Coat, catalogueOf, freeId, newCoat, operationWords, type Recipe } from '@hosket/core';
-import { GripVertical, Plus, Trash2 } from 'lucide-react';
+import { type Coat, catalogueOf, type Finding, freeId, newCoat, operationWords, type Recipe } from '@hosket/core';
+import { GripVertical, Plus, Trash2, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { coatTexture } from '../../instruments/coatTextures.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useSay } from '../../ui/Figures.tsx';
+import { FindingItem } from '../FindingItem.tsx';
 import { CoatFields } from './CoatFields.tsx';
 import { bandPx, coatName, coatRemark } from './coatWords.ts';
 
 interface Props {
   recipe: Recipe;
+  /** What the rules say of coats; marked on their bands. */
+  findings: readonly Finding[];
   onMove: (id: string, to: number) => void;
   onCoat: (id: string, change: Partial<Coat>) => void;
   onRecipe: (recipe: Recipe) => void;
 }
 
 /** A recipe drawn as what it builds up: foam below, each coat as a band (thicker than it is), the last one on top. Moved by dragging or keys. */
-export function BuildUp({ recipe, onMove, onCoat, onRecipe }: Props) {
+export function BuildUp({ recipe, findings, onMove, onCoat, onRecipe }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -42,6 +45,7 @@ export function BuildUp({ recipe, onMove, onCoat, onRecipe }: Props) {
   // The last coat is drawn on top.
   const top = [...recipe.coats].reverse();
   const chosen = recipe.coats.find(({ id }) => id === open);
+  const told = findings.filter(({ coat }) => coat?.coat === chosen?.id);
   const end = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     onMove(
@@ -69,6 +73,7 @@ export function BuildUp({ recipe, onMove, onCoat, onRecipe }: Props) {
                 <Band
                   key={coat.id}
                   coat={coat}
+                  wrong={findings.find((finding) => finding.coat?.coat === coat.id && finding.severity !== 'note')}
                   open={open === coat.id}
                   onOpen={() => setOpen(open === coat.id ? null : coat.id)}
                 />
@@ -90,6 +95,13 @@ export function BuildUp({ recipe, onMove, onCoat, onRecipe }: Props) {
       <div>
         {chosen ? (
           <>
+            {told.length > 0 && (
+              <ul aria-label="Findings of this coat">
+                {told.map((finding) => (
+                  <FindingItem key={`${finding.code} ${finding.message}`} finding={finding} />
+                ))}
+              </ul>
+            )}
             <CoatFields coat={chosen} onChange={(change) => onCoat(chosen.id, change)} />
             <Button
               tone="quiet"
@@ -113,7 +125,14 @@ export function BuildUp({ recipe, onMove, onCoat, onRecipe }: Props) {
   );
 }
 
-function Band({ coat, open, onOpen }: { coat: Coat; open: boolean; onOpen: () => void }) {
+interface BandProps {
+  coat: Coat;
+  wrong: Finding | undefined;
+  open: boolean;
+  onOpen: () => void;
+}
+
+function Band({ coat, wrong, open, onOpen }: BandProps) {
   const project = useProject();
   const say = useSay();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
@@ -149,6 +168,11 @@ function Band({ coat, open, onOpen }: { coat: Coat; open: boolean; onOpen: () =>
         {operationWords[coat.operation].title}: {name}
         <span className="text-xs text-muted"> {coatRemark(coat, say.mm)}</span>
       </button>
+      {wrong && (
+        <span className="flex shrink-0 items-center pr-2 text-ochre-text" title={wrong.message}>
+          <TriangleAlert size={15} aria-label={`Wants attention: ${wrong.message}`} role="img" />
+        </span>
+      )}
     </li>
   );
 }

@@ -84,6 +84,9 @@ export function RecipePanel({ report }: { report: PlanReport }) {
           )}
           <RecipeFields recipe={recipe} />
           <BuildUp
+            findings={report.findings.filter(
+              ({ coat, overruled }) => coat?.recipe === recipe.id && overruled === undefined,
+            )}
             recipe={recipe}
             onMove={(id, to) => edit((p) => putRecipe(p, moveCoat(recipe, id, to)))}
             onCoat={(id, change) => edit((p) => putRecipe(p, changeCoat(recipe, id, change)))}
