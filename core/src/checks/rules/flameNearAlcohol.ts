@@ -4,12 +4,15 @@ import type { Rule } from '../finding.ts';
 
 const DAY_MIN = 1440;
 
-/** A hot wire, and alcohol, spray or solvent, worked with on one day. */
+/** A hot wire, and alcohol, spray, solvent or fibres, worked with on one day. */
 export const flameNearAlcohol: Rule = ({ project, takeoff, days }) => {
   if (project.cutting.tool !== 'hot wire' && project.stacking.wire === null) return [];
   const catalogue = catalogueOf(project.materials);
-  const flammable = takeoff.filter(({ materials }) =>
-    hadFor(materials).some(({ material }) => catalogue.material(material)?.facts.includes('flammable')),
+  // Fibres in the air catch fire as vapour does.
+  const flammable = takeoff.filter(
+    ({ materials, operation }) =>
+      operation === 'grass' ||
+      hadFor(materials).some(({ material }) => catalogue.material(material)?.facts.includes('flammable')),
   );
   if (!flammable.length) return [];
   const daysOf = (step: string) =>

@@ -49,6 +49,22 @@ export const looseCovers = shelf('loose', 'B', 'memory', [
     },
   },
   {
+    id: 'grout',
+    name: 'Tile grout, dry, as earth or dust',
+    facts: ['alkaline'],
+    use: 'Sifted over soil to lighten it, or alone as pale dust; it sets when it is wetted.',
+    caution: mistCare,
+    packs: [
+      [500, 'g'],
+      [1000, 'g'],
+    ],
+    values: {
+      bulkKgPerL: c(1.0, 1.2, 1.4),
+      layerMm: c(0.2, 0.4, 1),
+      ...bound([1, 1.5, 2.5], [1, 1.5, 3], [1.5, 2.5, 5], [8, 16, 30]),
+    },
+  },
+  {
     id: 'fine sand',
     packs: [
       [500, 'g'],

@@ -1,5 +1,6 @@
-import { type PlanReport, sayMinutes, thicknessOf } from '@hosket/core';
+import { deferral, type PlanReport, sayMinutes, thicknessOf } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
 
 /** What the layout comes to: sheets, yield, waste, and how long each tool takes. */
@@ -43,7 +44,8 @@ export function CutTakeoff({ report }: { report: PlanReport }) {
           Slivers left out: {cutting.dropped.map(({ layer, count }) => `${count} of layer ${layer}`).join(', ')}.
         </p>
       )}
-      <p className="mt-2 text-xs text-muted">{stage?.note}</p>
+      <Cautions of={stage?.cautions ?? []} />
+      <p className="mt-1 text-xs text-muted">{deferral}</p>
     </>
   );
 }

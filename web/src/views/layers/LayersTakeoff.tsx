@@ -1,5 +1,6 @@
-import { glues, type Project, type SchoolReport, type StackReport, sayHours } from '@hosket/core';
+import { deferral, glues, type Project, type SchoolReport, type StackReport, sayHours } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
@@ -60,6 +61,14 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
       <Line name="Paste, 95 % no deeper" remark={`deepest ${say.mm(school.paste.deepestMm)}`}>
         <Figure text={say.mm(school.paste.most95Mm)} />
       </Line>
+      <Cautions
+        of={
+          report?.takeoff
+            .filter(({ stage }) => stage === 'glue' || stage === 'carve')
+            .flatMap(({ cautions }) => cautions) ?? []
+        }
+      />
+      <p className="mt-1 text-xs text-muted">{deferral}</p>
       <h3 className="mt-4 text-base">Joints</h3>
       {report?.joints.map((joint) => (
         <Line key={joint.joint} name={joint.between} remark={`hold ${sayHours(joint.workable.likely)}`}>

@@ -1,5 +1,7 @@
 import {
   catalogueOf,
+  changeSheet,
+  formatMeasure,
   freeId,
   type PlanReport,
   putStoreItem,
@@ -9,6 +11,8 @@ import {
   sayBuy,
   sayKind,
   sayQuantity,
+  sheetNeeds,
+  thicknessOf,
 } from '@hosket/core';
 import {
   columnFilteringFeature,
@@ -29,7 +33,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
-import { ChoiceField, WordsField } from '../../ui/Field.tsx';
+import { ChoiceField, NumberField, WordsField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { WideTable } from '../../ui/WideTable.tsx';
@@ -155,6 +159,7 @@ export function CupboardPage({ report }: { report: PlanReport }) {
               ))}
           </tbody>
         ))}
+        <ShedRows report={report} />
       </WideTable>
       {!shown.length && (
         <p className="mt-3 text-sm text-muted">
@@ -164,7 +169,8 @@ export function CupboardPage({ report }: { report: PlanReport }) {
         </p>
       )}
       <p className="mt-3 text-xs text-muted">
-        Write what is there into the column “In the cupboard”. Sheets and offcuts of foam are kept in the shed (Layers).
+        Write what is there into the column “In the cupboard”. How sheets and offcuts are sold, measured and kept is
+        written in the shed (Layers).
       </p>
     </div>
   );
@@ -266,6 +272,64 @@ function Row({ row }: { row: StoreRow }) {
         </tr>
       )}
     </>
+  );
+}
+
+/** Sheets of foam, counted in the shed, with what the layout takes of them. */
+function ShedRows({ report }: { report: PlanReport }) {
+  const project = useProject();
+  const { sheets, offcuts, currency } = project;
+  const units = useView((view) => view.units);
+  const needs = sheetNeeds(project, report.stack.sheetsUsed);
+  const cell = 'border-b border-line py-1 pr-2 align-top';
+  const figure = `${cell} text-right`;
+  return (
+    <tbody>
+      <tr>
+        <th scope="rowgroup" colSpan={columns.length + 1} className="pt-3 pb-1 text-left text-sm font-semibold">
+          In the shed
+        </th>
+      </tr>
+      {sheets.map((sheet) => {
+        const need = needs.find(({ sheetId }) => sheetId === sheet.id);
+        const name = `${sheet.name || sheet.material}, ${formatMeasure('length', thicknessOf(sheet), units)}`;
+        const kept = offcuts.filter(({ sheetId }) => sheetId === sheet.id).length;
+        return (
+          <tr key={sheet.id} aria-label={name}>
+            <th scope="row" className={`${cell} pt-1.5 text-left font-normal`}>
+              {name}
+              <span className="block text-xs text-muted">
+                {sheet.place}
+                {kept > 0 && ` and ${kept} ${kept === 1 ? 'offcut' : 'offcuts'}`}
+              </span>
+            </th>
+            <td className={cell}>
+              <NumberField
+                hideLabel
+                whole
+                label={`${name} in the shed`}
+                value={sheet.count}
+                least={0}
+                most={999}
+                onValue={(count) => edit((p) => changeSheet(p, sheet.id, { count }))}
+              />
+            </td>
+            <td className={cell} />
+            <td className={figure}>{need && <Figure text={String(need.needed)} />}</td>
+            <td className={figure}>{need && need.toBuy > 0 && <Figure text={String(need.toBuy)} />}</td>
+            <td className={figure}>
+              {need?.cost != null && need.toBuy > 0 && <Figure text={`${need.cost.toFixed(2)} ${currency}`} />}
+            </td>
+            <td className={figure}>
+              {need && sheet.count + need.toBuy > need.needed && (
+                <Figure text={String(sheet.count + need.toBuy - need.needed)} />
+              )}
+            </td>
+            <td className={cell} />
+          </tr>
+        );
+      })}
+    </tbody>
   );
 }
 

@@ -33,7 +33,10 @@ export function ShoppingPage({ report }: { report: PlanReport }) {
   const units = useView((view) => view.units);
   const go = useNavigate();
   const sheets = sheetNeeds(project, report.stack.sheetsUsed);
-  const lines = report.shopping.filter(({ short }) => short > 1e-9);
+  // Colours of one material stand together.
+  const lines = report.shopping
+    .filter(({ short }) => short > 1e-9)
+    .sort((a, b) => a.name.localeCompare(b.name) || a.which.localeCompare(b.which));
   const there = report.shopping.filter(({ short }) => short <= 1e-9);
   const saveCsv = async (semicolons: boolean) => {
     const { writeShoppingCsv } = await import('@hosket/formats');

@@ -1,7 +1,8 @@
-import { type PlanReport, type StageReport, sayHours, sayMinutes } from '@hosket/core';
+import { deferral, type PlanReport, type StageReport, sayHours, sayMinutes } from '@hosket/core';
 import { useState } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
 import { TickField } from '../../ui/Field.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { zoneKeyOf } from './wearers.ts';
@@ -30,7 +31,7 @@ export function SurfaceTakeoff({ report }: { report: PlanReport }) {
       </ol>
       <p className="mt-3 text-xs text-muted">
         Amounts are estimates: low and high are about one in twenty below and above. Uncertain figures are taken as
-        independent: their spreads add as root-sum-square, not as worst cases. Follow the makers' safety sheets.
+        independent: their spreads add as root-sum-square, not as worst cases. {deferral}
       </p>
     </div>
   );
@@ -78,6 +79,7 @@ function Step({ step, report }: { step: StageReport; report: PlanReport }) {
         </p>
       )}
       {step.note && <p className="mt-0.5 text-xs text-muted">{step.note}</p>}
+      <Cautions of={step.cautions} />
     </li>
   );
 }
