@@ -7,7 +7,7 @@ export const reasons: Readonly<Record<string, string>> = {
   'below-the-board': 'Nothing can be carved out of the board.',
   'cable-end-buried': 'A cable that cannot be reached cannot be joined.',
   'cable-ends-nowhere': 'A cable must begin and end where it can be reached.',
-  bay: 'Batteries and switches are changed more often than one thinks.',
+  'bay-not-reached': 'Batteries and switches are changed more often than one thinks.',
   'changes-nothing': 'What does not show in the ground was meant otherwise.',
   'cliff-upside-down': 'A cliff has its high side on the side that was drawn first.',
   'coat-left-out': 'An amount needs figures to be worked out from.',
