@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plan, recipeOf, startProject } from '../index.ts';
+import { plan, startProject } from '../index.ts';
 import { circle } from '../testing/solids.ts';
 import { adviceOf } from './advice.ts';
 
@@ -15,16 +15,7 @@ const { report } = plan(project);
 const weighed = {
   breakdown: report.breakdown,
   layers: report.stack.layers,
-  surfaces: report.surfaces.map(({ id, name, recipe, trueMm2, fillMl, most95Mm, coatMm2 }) => ({
-    id,
-    name,
-    recipe: recipeOf(project, recipe),
-    trueMm2,
-    fillMl,
-    most95Mm,
-    lengthM: 0,
-    coatMm2,
-  })),
+  surfaces: report.surfaces,
 };
 const advice = adviceOf(project, weighed);
 const of = (kind: string) => advice.filter((one) => one.of === kind);

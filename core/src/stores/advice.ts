@@ -1,6 +1,6 @@
 import { type ComparedSurface, compareGlues, compareWays, type WayRead } from '../days/index.ts';
 import { boardOf, catalogueOf } from '../materials/index.ts';
-import type { Project } from '../project/index.ts';
+import { type Project, recipeOf } from '../project/index.ts';
 import type { PartRead, PiecePart } from './breakdown.ts';
 
 /** What makes the piece heavy, dear or slow, and what would change it. */
@@ -14,9 +14,12 @@ export interface Advice {
   instead: { what: string; saves: number } | null;
 }
 
+/** A zone as the plan tells it, with the id of its recipe. */
+type ZoneTold = Omit<ComparedSurface, 'recipe' | 'lengthM'> & { recipe: string };
+
 interface Weighed {
   breakdown: readonly PartRead[];
-  surfaces: readonly ComparedSurface[];
+  surfaces: readonly ZoneTold[];
   layers: Parameters<typeof compareGlues>[1];
 }
 
@@ -25,7 +28,10 @@ const TOLD = 3;
 
 /** The parts that weigh most, cost most and take longest, each with the change of it that saves most. */
 export function adviceOf(project: Project, { breakdown, surfaces, layers }: Weighed): Advice[] {
-  const skins = skinWays(project, surfaces);
+  const zones = surfaces.map(
+    (zone): ComparedSurface => ({ ...zone, recipe: recipeOf(project, zone.recipe), lengthM: 0 }),
+  );
+  const skins = skinWays(project, zones);
   const board = lighterBoard(project, breakdown);
   const heavy = ranked(
     'heavy',

@@ -9,7 +9,7 @@ import {
 } from '@hosket/core';
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { PaperPage } from '../../instruments/PaperPage.tsx';
+import { PaperPages } from '../../instruments/PaperPages.tsx';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, TickField } from '../../ui/Field.tsx';
@@ -102,16 +102,7 @@ export function TemplatesPage({ report }: { report: PlanReport }) {
           if it is off, write down what it measures and save again.
         </span>
       </div>
-      <ol aria-label="Pages" className="mb-4 flex flex-wrap gap-3">
-        {pages.map((page, k) => (
-          <li key={`${page.title} ${k}`} className="w-[132px]">
-            <PaperPage page={page} />
-            <span className="block text-xs text-muted">
-              {k + 1}. {page.title}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <PaperPages label="Pages" pages={pages} widthPx={132} />
       <CutFiles report={report} />
     </>
   );

@@ -2,7 +2,7 @@ import { benchPages, type PlanReport } from '@hosket/core';
 import { Download, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { PaperPage } from '../../instruments/PaperPage.tsx';
+import { PaperPages } from '../../instruments/PaperPages.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { savePdf } from '../savePdf.ts';
@@ -28,16 +28,7 @@ export function BenchSheetPage({ report }: { report: PlanReport }) {
           the templates (Cutting).
         </span>
       </div>
-      <ol aria-label="Pages of the bench sheet" className="flex flex-wrap gap-3">
-        {pages.map((page, k) => (
-          <li key={`${page.title} ${k}`} className="w-[210px]">
-            <PaperPage page={page} />
-            <span className="block text-xs text-muted">
-              {k + 1}. {page.title}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <PaperPages label="Pages of the bench sheet" pages={pages} widthPx={210} />
     </div>
   );
 }

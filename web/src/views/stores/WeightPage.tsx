@@ -1,4 +1,4 @@
-import { type Advice, adviceOf, type PartRead, type PlanReport, recipeOf, sayHours, sayMinutes } from '@hosket/core';
+import { type Advice, adviceOf, type PartRead, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
 import { useMemo } from 'react';
 import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from 'recharts';
 import { useSize } from '../../instruments/useSize.ts';
@@ -14,22 +14,8 @@ export function WeightPage({ report }: { report: PlanReport }) {
   const { breakdown } = report;
   const priced = breakdown.some(({ money }) => money !== null);
   const advice = useMemo(
-    () =>
-      adviceOf(project, {
-        breakdown: report.breakdown,
-        layers: report.stack.layers,
-        surfaces: report.surfaces.map(({ id, name, recipe, trueMm2, fillMl, most95Mm, coatMm2 }) => ({
-          id,
-          name,
-          recipe: recipeOf(project, recipe),
-          trueMm2,
-          fillMl,
-          most95Mm,
-          lengthM: 0,
-          coatMm2,
-        })),
-      }),
-    [project, report],
+    () => adviceOf(project, { breakdown, layers: report.stack.layers, surfaces: report.surfaces }),
+    [project, report, breakdown],
   );
   const cell = 'border-b border-line py-1 pr-3 text-right';
   return (
