@@ -180,7 +180,7 @@ test('a step marked done takes from the cupboard what it used, and is taken back
   await put(app, 'Cellulose-plaster compound', '1 kg');
   await tab(page, 'What is done');
   await page.getByRole('button', { name: 'Done: Fill and skin, cellulose-plaster compound' }).click();
-  const form = page.getByRole('form', { name: 'What Fill and skin, cellulose-plaster compound used' });
+  const form = page.getByRole('group', { name: 'What Fill and skin, cellulose-plaster compound used' });
   await form.getByLabel('of it powder, used').fill('600 g');
   await form.getByLabel('Done on').fill('2027-03-03');
   await form.getByRole('button', { name: 'Mark it done' }).click();

@@ -84,21 +84,10 @@ function DoneForm({ step, onDone }: { step: StageReport; onDone: () => void }) {
   const needed = hadFor(step.materials);
   const [amounts, setAmounts] = useState(() => needed.map(({ amount }) => Math.round(amount.likely * 100) / 100));
   return (
-    <form
+    // No form: Enter in a field takes its amount, and does not mark the step.
+    <fieldset
       aria-label={`What ${step.title} used`}
       className="mt-1 flex flex-wrap items-end gap-3 border-l-[3px] border-line pl-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        edit((p) =>
-          markDone(p, {
-            step: step.id,
-            title: step.title.slice(0, 200),
-            on,
-            used: needed.map(({ material, which, unit }, k) => ({ material, which, unit, amount: amounts[k] })),
-          }),
-        );
-        onDone();
-      }}
     >
       <div className="w-[150px]">
         <DayField label="Done on" value={on} onValue={(day) => setOn(day ?? today())} />
@@ -117,9 +106,22 @@ function DoneForm({ step, onDone }: { step: StageReport; onDone: () => void }) {
           </div>
         );
       })}
-      <Button type="submit" tone="main">
+      <Button
+        tone="main"
+        onClick={() => {
+          edit((p) =>
+            markDone(p, {
+              step: step.id,
+              title: step.title.slice(0, 200),
+              on,
+              used: needed.map(({ material, which, unit }, k) => ({ material, which, unit, amount: amounts[k] })),
+            }),
+          );
+          onDone();
+        }}
+      >
         Mark it done
       </Button>
-    </form>
+    </fieldset>
   );
 }

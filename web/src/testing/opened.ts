@@ -1,0 +1,53 @@
+import { type PlanReport, type Project, plan, startProject } from '@hosket/core';
+import { projectStore, showProject } from '../store/projectStore.ts';
+import { usePlan } from '../worker/planStore.ts';
+
+/** A small board with one hill, three kinds of coat and a fence's worth of nothing else: planned in a moment. */
+export function smallProject(): Project {
+  const start = startProject('Small', '2027-03-01');
+  const hill = Array.from({ length: 24 }, (_, k): [number, number] => [
+    80 + 45 * Math.cos((k * Math.PI) / 12),
+    50 + 35 * Math.sin((k * Math.PI) / 12),
+  ]);
+  return {
+    ...start,
+    base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },
+    sections: [{ id: 'A', name: 'A', from: [0, 50], to: [160, 50] }],
+    marks: [
+      {
+        kind: 'contour',
+        id: 'hill',
+        name: 'Hill',
+        heightMm: 25,
+        hidden: false,
+        locked: false,
+        smooth: false,
+        closed: true,
+        level: true,
+        points: hill,
+      },
+    ],
+  };
+}
+
+/** Puts a project on the bench with its plan; the plan follows every edit, here at once. Gives what stops that. */
+export function opened(project: Project = smallProject()): () => void {
+  showProject('p', project);
+  const follow = () => {
+    const now = projectStore.getState().project;
+    if (!now) return;
+    const { report, ground, zones } = plan(now);
+    usePlan.setState({
+      report,
+      fields: { ground: ground.grid, outline: ground.outline, zones } as ReturnType<typeof usePlan.getState>['fields'],
+    });
+  };
+  follow();
+  return projectStore.subscribe(follow);
+}
+
+export const reportNow = (): PlanReport => {
+  const { report } = usePlan.getState();
+  if (!report) throw new Error('there is no plan');
+  return report;
+};
