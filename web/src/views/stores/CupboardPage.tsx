@@ -207,6 +207,16 @@ function Row({ row }: { row: StoreRow }) {
       <span className="w-[118px]">
         <DayField hideLabel label={`${name} opened on`} value={item.opened} onValue={(opened) => change({ opened })} />
       </span>
+      colour or grade
+      <span className="w-[110px]">
+        <WordsField
+          hideLabel
+          label={`Colour or grade of ${name}`}
+          most={60}
+          value={item.which}
+          onValue={(which) => change({ which })}
+        />
+      </span>
       kept in
       <span className="w-[110px]">
         <WordsField

@@ -71,6 +71,16 @@ describe('the cupboard and needs', () => {
     expect(screen.getByRole('rowheader', { name: 'Top shelf' })).toBeTruthy();
   });
 
+  it('paint that is no colour yet serves no need; given its colour it does', async () => {
+    show(CupboardPage);
+    await userEvent.selectOptions(screen.getByLabelText('Put into the cupboard'), 'acrylic');
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    const black = () => reportNow().shopping.find(({ material, which }) => material === 'acrylic' && which === 'black');
+    expect(black()?.inStock).toBe(0);
+    await write('Colour or grade of Acrylic paint, brushed', 'black');
+    expect(black()?.inStock).toBe(17);
+  });
+
   it('how sure it is to be changes what is wanted', async () => {
     show(CupboardPage);
     const wanted = () => reportNow().shopping.find(({ material }) => material === 'compound')?.wanted ?? 0;
