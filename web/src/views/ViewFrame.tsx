@@ -61,12 +61,17 @@ function SideHeading({ title }: { title: string }) {
   );
 }
 
-/** What the checks have to say about this stage: what counts, then the notes behind a line, and what was overruled. */
+/** More notes than this are put behind a line, so that amounts stay in sight. */
+const FEW_NOTES = 2;
+
+/** What the checks have to say about this stage: what counts, a few notes or the line that opens many, and what was overruled. */
 function Findings() {
   const report = usePlan((state) => state.report);
   const { pathname } = useLocation();
   const here = report?.findings.filter((finding) => pathname.endsWith(`/${finding.band}`)) ?? [];
-  const counts = here.filter(({ severity, overruled }) => severity !== 'note' && overruled === undefined);
+  const standing = here.filter(({ overruled }) => overruled === undefined);
+  const few = standing.filter(({ severity }) => severity === 'note').length <= FEW_NOTES;
+  const counts = standing.filter(({ severity }) => few || severity !== 'note');
   const quiet = here.filter((finding) => !counts.includes(finding));
   if (!here.length) return null;
   const notes = quiet.filter(({ overruled }) => overruled === undefined).length;
