@@ -6,6 +6,7 @@ import {
   type PlanReport,
   putStoreItem,
   removeStoreItem,
+  type Sheet,
   type StoreItem,
   safeties,
   sayBuy,
@@ -159,7 +160,7 @@ export function CupboardPage({ report }: { report: PlanReport }) {
               ))}
           </tbody>
         ))}
-        <ShedRows report={report} />
+        <ShedRows report={report} wanted={wanted} />
       </WideTable>
       {!shown.length && (
         <p className="mt-3 text-sm text-muted">
@@ -286,13 +287,17 @@ function Row({ row }: { row: StoreRow }) {
 }
 
 /** Sheets of foam, counted in the shed, with what the layout takes of them. */
-function ShedRows({ report }: { report: PlanReport }) {
+function ShedRows({ report, wanted }: { report: PlanReport; wanted: string }) {
   const project = useProject();
   const { sheets, offcuts, currency } = project;
   const units = useView((view) => view.units);
   const needs = sheetNeeds(project, report.stack.sheetsUsed);
   const cell = 'border-b border-line py-1 pr-2 align-top';
   const figure = `${cell} text-right`;
+  const nameOf = (sheet: Sheet) =>
+    `${sheet.name || sheet.material}, ${formatMeasure('length', thicknessOf(sheet), units)}`;
+  const shown = sheets.filter((sheet) => nameOf(sheet).toLowerCase().includes(wanted.toLowerCase()));
+  if (!shown.length) return null;
   return (
     <tbody>
       <tr>
@@ -300,9 +305,9 @@ function ShedRows({ report }: { report: PlanReport }) {
           In the shed
         </th>
       </tr>
-      {sheets.map((sheet) => {
+      {shown.map((sheet) => {
         const need = needs.find(({ sheetId }) => sheetId === sheet.id);
-        const name = `${sheet.name || sheet.material}, ${formatMeasure('length', thicknessOf(sheet), units)}`;
+        const name = nameOf(sheet);
         const kept = offcuts.filter(({ sheetId }) => sheetId === sheet.id).length;
         return (
           <tr key={sheet.id} aria-label={name}>
