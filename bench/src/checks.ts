@@ -14,7 +14,16 @@ function full(name: string): Project {
       ...project.stores,
       items: Array.from({ length: 100 }, (_, k) => {
         const { material, which, unit, likely } = shopping[k % shopping.length];
-        return { id: `s${k}`, material, which, unit, amount: likely / 20, opened: null, useBy: '2026-01-01', place: '' };
+        return {
+          id: `s${k}`,
+          material,
+          which,
+          unit,
+          amount: likely / 20,
+          opened: null,
+          useBy: '2026-01-01',
+          place: '',
+        };
       }),
       done: takeoff.map(({ id, title }) => ({ step: id, title, on: '2027-03-02', used: [], taken: [] })),
     },
