@@ -30,9 +30,9 @@ export const sealedUnder = ({ coats }: Recipe, at: number): boolean =>
 export const factsOf = ({ materials }: Pick<Project, 'materials'>, material: string): readonly Fact[] =>
   catalogueOf(materials).material(material)?.facts ?? [];
 
-/** "wash dark". */
+/** "wash dark", "grass 2 mm". */
 export const coatWords = ({ operation, colour, material }: Coat): string =>
-  `${operationWords[operation].title.toLowerCase()} ${colour || material}`;
+  colour ? `${operationWords[operation].title.toLowerCase()} ${colour}` : material;
 
 /** Something about one coat of a recipe; `to` is the place in the recipe where it would be right. */
 export const onCoat = (

@@ -24,6 +24,7 @@ const zone = {
   recipe: usualRecipe(),
   trueMm2: 60_000,
   fillMl: 50,
+  skinMl: null as number | null,
   most95Mm: 8,
   lengthM: 0,
   coatMm2: null as number[] | null,
@@ -62,6 +63,15 @@ describe('ways side by side', () => {
     expect(of.tissue.stages.map(({ operation }) => operation)).toEqual(['skin', 'skin']);
     // What is done now is the school it came from.
     expect(of.now.handsOnMin).toBeCloseTo(of.compound.handsOnMin, 9);
+  });
+
+  it('a skin that has no room everywhere is told as it is, and every school has as little room', () => {
+    const [, compound] = read('skin');
+    const [now, less] = read('skin', evenings, [{ ...zone, skinMl: 90 }]);
+    // 60,000 mm2 x 3 mm are 180 ml; half of it lies on the board.
+    const mixed = (one: typeof now) => one.stages[0].materials[0].amount.likely;
+    expect(mixed(compound) / mixed(less)).toBeCloseTo((50 + 180) / (50 + 90), 9);
+    expect(mixed(now)).toBeCloseTo(mixed(less), 9);
   });
 
   it('what is limited to part of the ground is told as it is now; a school goes all over', () => {

@@ -28,6 +28,8 @@ export interface ComparedSurface {
   recipe: Recipe;
   trueMm2: number;
   fillMl: number;
+  /** Of its skin as it is now; null where that is not known: then all of the ground has it. */
+  skinMl: number | null;
   most95Mm: number;
   lengthM: number;
   /** Ground that each coat of its recipe is meant for, mm2; null where none is limited. */
@@ -57,6 +59,11 @@ export function compareWays(project: Project, surfaces: readonly ComparedSurface
 /** A zone that wears nothing but some coats: those of its recipe where they are meant to lie, others everywhere. */
 function only(project: Project, surface: ComparedSurface, coats: Recipe['coats']): WornSurface {
   const meantFor = (coat: Coat) => surface.coatMm2?.[surface.recipe.coats.indexOf(coat)] ?? surface.trueMm2;
+  const skinOf = (list: Recipe['coats']) =>
+    list.reduce((ml, coat) => ml + (meantFor(coat) * bulkMm(project, coat)) / 1000, 0);
+  // Where the ground lies on the board there is no room for a skin.
+  const whole = skinOf(surface.recipe.coats);
+  const laidOn = surface.skinMl !== null && whole > 0 ? surface.skinMl / whole : 1;
   const thick = (list: Recipe['coats']) => list.reduce((mm, coat) => mm + bulkMm(project, coat), 0);
   const skinMm = thick(coats);
   const fills = skinMm > 0 || coats.some(({ operation }) => operation === 'skin');
@@ -67,7 +74,7 @@ function only(project: Project, surface: ComparedSurface, coats: Recipe['coats']
     trueMm2: surface.trueMm2,
     coatMm2: coats.map(meantFor),
     fillMl: fills ? surface.fillMl : 0,
-    skinMl: coats.reduce((ml, coat) => ml + (meantFor(coat) * bulkMm(project, coat)) / 1000, 0),
+    skinMl: skinOf(coats) * laidOn,
     depths: [{ mm: Math.max(0, surface.most95Mm - thick(surface.recipe.coats) + skinMm), areaMm2: surface.trueMm2 }],
     lengthM: surface.lengthM,
     onFoam: false,

@@ -85,10 +85,12 @@ function lighterBoard({ base, materials }: Project, breakdown: readonly PartRead
     const other = catalogue.figure(id, 'densityKgM3')?.likely ?? density;
     const saves = now * (1 - other / density);
     // Card and cork bend under a stack that dries: only boards that hold it flat are proposed.
-    return stiff.includes(id) && saves > (best?.saves ?? 0) ? { what: name.toLowerCase(), saves } : best;
+    return stiff.includes(id) && saves > (best?.saves ?? 0) ? { what: lower(name), saves } : best;
   }, null);
   return lightest;
 }
+/** With a small first letter: what follows may be a name in capitals. */
+const lower = (name: string) => name[0].toLowerCase() + name.slice(1);
 const stiff = ['fibreboard', 'plywood', 'hardboard'];
 
 interface SkinWays {
@@ -115,7 +117,7 @@ function bestSkin(skins: readonly SkinWays[], value: (read: WayRead) => number):
     for (const other of others) {
       const saves = value(now) - value(other);
       if (saves > (best?.saves ?? 0) + 1e-9)
-        best = { what: `${other.way?.name.toLowerCase() ?? 'another way'} as the skin of ${recipe}`, saves };
+        best = { what: `${lower(other.way?.name ?? 'Another way')} as the skin of ${recipe}`, saves };
     }
   return best;
 }

@@ -151,6 +151,7 @@ function comparedOf(report: PlanReport, { key, name, trueMm2 }: Worn, recipe: Re
     recipe,
     trueMm2,
     fillMl: zone?.fillMl ?? 0,
+    skinMl: zone?.skinMl ?? null,
     most95Mm: zone?.most95Mm ?? 0,
     lengthM: side?.lengthM ?? 0,
     coatMm2: zone?.coatMm2 ?? null,
