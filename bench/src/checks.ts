@@ -25,7 +25,14 @@ function full(name: string): Project {
           place: '',
         };
       }),
-      done: takeoff.map(({ id, title }) => ({ step: id, title, on: '2027-03-02', used: [], taken: [] })),
+      done: takeoff.map(({ id, title }) => ({
+        tile: project.tile.id,
+        step: id,
+        title,
+        on: '2027-03-02',
+        used: [],
+        taken: [],
+      })),
     },
   };
 }

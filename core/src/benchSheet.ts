@@ -1,7 +1,7 @@
 import { wallClock } from './days/index.ts';
 import type { Grid, Ring } from './geometry/index.ts';
 import type { BenchSheet, SheetPurchase, SheetStage, SheetStep } from './handout/index.ts';
-import { baseSize, type Project, recipeOf } from './project/index.ts';
+import { baseSize, doneHere, type Project, recipeOf } from './project/index.ts';
 import type { PlanReport, StageReport } from './report.ts';
 import { type SheetNeed, sayBuy, sayKind, sayQuantity, sheetNeeds } from './stores/index.ts';
 import { deferral } from './takeoff/index.ts';
@@ -56,7 +56,7 @@ export function benchSheet(
       ...sheets.map((sheet) => sheetPurchase(sheet, mm, project.currency)),
       ...report.shopping.map((line) => purchaseOf(project, line, system)),
     ],
-    shoppingNote: `${safety} times in 100 nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
+    shoppingNote: `${project.tiles.length ? `For the tile that lies open, ${project.tile.name}; each tile has a list of its own. ` : ''}${safety} times in 100 nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
     deferral,
     outline,
     ground,
@@ -98,7 +98,7 @@ function stepOf(project: Project, report: PlanReport, stage: StageReport, system
       operations.length > 1
         ? operations.map((_, k) => `${stage.coatWord} ${k + 1} of ${operations.length}`)
         : [stage.title],
-    done: project.stores.done.some(({ step }) => step === stage.id),
+    done: doneHere(project).some(({ step }) => step === stage.id),
     zones: stage.zones.flatMap(({ id }) => {
       const at = report.zones.findIndex((zone) => zone.id === id);
       return at < 0 ? [] : [at];

@@ -13,7 +13,14 @@ const withStores = (change: Partial<Project['stores']>): Project => ({
   ...board,
   stores: { ...board.stores, ...change },
 });
-const done = (step: string, on: string): DoneStep => ({ step, title: step, on, used: [], taken: [] });
+const done = (step: string, on: string): DoneStep => ({
+  tile: start.tile.id,
+  step,
+  title: step,
+  on,
+  used: [],
+  taken: [],
+});
 const findings = (project: Project) => plan(project).report.findings;
 const codes = (project: Project) => findings(project).map(({ code }) => code);
 const found = (project: Project, code: string) => {

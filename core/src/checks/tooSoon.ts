@@ -1,3 +1,4 @@
+import { doneHere } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { PlanView } from './finding.ts';
 
@@ -17,7 +18,7 @@ const hoursBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(
 
 /** Every step that was done too soon, by the days that the builder gave. */
 export function doneTooSoon({ project, takeoff, days }: Pick<PlanView, 'project' | 'takeoff' | 'days'>): TooSoon[] {
-  const doneOn = new Map(project.stores.done.map(({ step, on }) => [step, on]));
+  const doneOn = new Map(doneHere(project).map(({ step, on }) => [step, on]));
   return takeoff.flatMap((step) => {
     const on = doneOn.get(step.id);
     if (!on) return [];

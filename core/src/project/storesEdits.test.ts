@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { startProject } from './start.ts';
 import {
+  doneHere,
   markDone,
   markUndone,
   overrule,
@@ -82,6 +83,18 @@ describe('a step that is done', () => {
   it('weighed out of a jar that is measured by volume', () => {
     const pva = withJars(jar('a', 500, { material: 'white PVA' }));
     expect(left(markDone(pva, used(108, 'g', 'white PVA')))[0]).toBeCloseTo(400, 9);
+  });
+
+  it('each tile of a set has steps of its own', () => {
+    const jars = withJars(jar('a', 100));
+    const done = markDone(jars, used(40));
+    const other = { ...done, tile: { ...done.tile, id: 'tile-2' } };
+    expect(doneHere(done)).toHaveLength(1);
+    expect(doneHere(other)).toEqual([]);
+    const both = markDone(other, used(30));
+    expect(left(both)).toEqual([30]);
+    expect(markUndone(both, 'seal').stores.done).toEqual(done.stores.done);
+    expect(left(markUndone(both, 'seal'))).toEqual([60]);
   });
 
   it('other colours and other materials are left alone', () => {

@@ -27,8 +27,12 @@ export const removePack = (project: Project, id: string): Project =>
 const usedFirst = (a: StoreItem, b: StoreItem) =>
   (a.opened ?? '9999').localeCompare(b.opened ?? '9999') || (a.useBy ?? '9999').localeCompare(b.useBy ?? '9999');
 
-/** Marks a step done and takes what it used out of the cupboard, as far as it is there. A step that was marked before is marked anew. */
-export function markDone(before: Project, done: Omit<DoneStep, 'taken'>): Project {
+/** What is done of the tile that lies open. */
+export const doneHere = ({ stores, tile }: Pick<Project, 'stores' | 'tile'>): DoneStep[] =>
+  stores.done.filter((one) => one.tile === tile.id);
+
+/** Marks a step of the open tile done and takes what it used out of the cupboard, as far as it is there. A step that was marked before is marked anew. */
+export function markDone(before: Project, done: Omit<DoneStep, 'taken' | 'tile'>): Project {
   const project = markUndone(before, done.step);
   const catalogue = catalogueOf(project.materials);
   const left = new Map(project.stores.items.map(({ id, amount }) => [id, amount]));
@@ -47,19 +51,20 @@ export function markDone(before: Project, done: Omit<DoneStep, 'taken'>): Projec
   }
   return withStores(project, {
     items: project.stores.items.map((item) => ({ ...item, amount: left.get(item.id) ?? item.amount })),
-    done: [...project.stores.done, { ...done, taken }],
+    done: [...project.stores.done, { ...done, tile: project.tile.id, taken }],
   });
 }
 
-/** Takes a mark back: what was taken out of the cupboard is put back. */
+/** Takes a mark of the open tile back: what was taken out of the cupboard is put back. */
 export function markUndone(project: Project, step: string): Project {
   const { items, done } = project.stores;
-  const undone = done.filter((one) => one.step === step).flatMap(({ taken }) => taken);
-  if (!done.some((one) => one.step === step)) return project;
+  const marks = doneHere(project).filter((one) => one.step === step);
+  if (!marks.length) return project;
+  const undone = marks.flatMap(({ taken }) => taken);
   const back = (id: string) => undone.reduce((sum, { item, amount }) => (item === id ? sum + amount : sum), 0);
   return withStores(project, {
     items: items.map((item) => ({ ...item, amount: item.amount + back(item.id) })),
-    done: done.filter((one) => one.step !== step),
+    done: done.filter((one) => !marks.includes(one)),
   });
 }
 

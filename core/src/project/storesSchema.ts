@@ -36,6 +36,8 @@ export type PackOffer = z.infer<typeof packOfferSchema>;
 
 /** A step of the work that is done: what it used, and what of that came out of the cupboard. */
 const doneStepSchema = z.strictObject({
+  /** Of the tile that lay open: each tile of a set has steps of its own. */
+  tile: id,
   step: z.string().min(1).max(120),
   title: z.string().max(200),
   on: day,

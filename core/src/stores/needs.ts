@@ -1,5 +1,5 @@
 import { catalogueOf, inUnit, type PackUnit } from '../materials/index.ts';
-import type { Project } from '../project/index.ts';
+import { doneHere, type Project } from '../project/index.ts';
 import { hadFor, type StageTakeoff } from '../takeoff/index.ts';
 import { type Range, scaleRange, sum } from '../units/index.ts';
 
@@ -16,7 +16,7 @@ export interface Need {
   steps: { id: string; title: string; likely: number }[];
 }
 
-type Needing = Pick<Project, 'materials' | 'stores'> & { base: Pick<Project['base'], 'board'> };
+type Needing = Pick<Project, 'materials' | 'stores' | 'tile'> & { base: Pick<Project['base'], 'board'> };
 
 /**
  * Everything needed for the steps that are not done, by material and colour: amounts add up as independent ranges. One material needed by volume here and by weight
@@ -24,7 +24,7 @@ type Needing = Pick<Project, 'materials' | 'stores'> & { base: Pick<Project['bas
  */
 export function needsOf(project: Needing, takeoff: readonly StageTakeoff[]): Need[] {
   const catalogue = catalogueOf(project.materials);
-  const done = new Set(project.stores.done.map(({ step }) => step));
+  const done = new Set(doneHere(project).map(({ step }) => step));
   const needs: Need[] = [];
   const add = (
     step: Pick<StageTakeoff, 'id' | 'title'>,

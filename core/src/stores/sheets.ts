@@ -1,5 +1,5 @@
 import type { LayerPlan } from '../layers/index.ts';
-import type { Project } from '../project/index.ts';
+import { doneHere, type Project } from '../project/index.ts';
 
 /** Sheets of one kind that the pieces take. */
 export interface SheetNeed {
@@ -17,13 +17,13 @@ export interface SheetNeed {
 
 /** Sheets for what is still to cut; none once cutting is marked done. */
 export const sheetNeeds = (
-  { sheets, stores }: Pick<Project, 'sheets' | 'stores'>,
+  project: Pick<Project, 'sheets' | 'stores' | 'tile'>,
   used: LayerPlan['sheetsUsed'],
 ): SheetNeed[] =>
-  stores.done.some(({ step }) => step === 'cut')
+  doneHere(project).some(({ step }) => step === 'cut')
     ? []
     : used.flatMap(({ sheetId, sheets: needed, toBuy }) => {
-        const sheet = sheets.find(({ id }) => id === sheetId);
+        const sheet = project.sheets.find(({ id }) => id === sheetId);
         if (!sheet || !needed) return [];
         const { widthMm, depthMm, price } = sheet;
         return [

@@ -81,7 +81,7 @@ describe('what is needed', () => {
       step('b', ['compound', '', 'ml', 100, 100, 100]),
     ]);
     expect(needs[0].amount.likely).toBeCloseTo(65 + 65, 9);
-    const done = { step: 'a', title: 'Step a', on: '2027-03-02', used: [], taken: [] };
+    const done = { tile: start.tile.id, step: 'a', title: 'Step a', on: '2027-03-02', used: [], taken: [] };
     expect(needsOf(stocked([], { done: [done] }), [step('a', ['compound', '', 'g', 65, 65, 65])])).toEqual([]);
   });
 

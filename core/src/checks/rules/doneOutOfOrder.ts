@@ -1,8 +1,9 @@
+import { doneHere } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 
 /** A step that is marked done while what must come before it is not: voids before skin, everything before the sides. */
 export const doneOutOfOrder: Rule = ({ project, takeoff }) => {
-  const done = new Set(project.stores.done.map(({ step }) => step));
+  const done = new Set(doneHere(project).map(({ step }) => step));
   return takeoff.flatMap(({ id, title, after, stage }) => {
     if (!done.has(id)) return [];
     const missing = after.flatMap((need) => takeoff.filter((step) => step.id === need.id && !done.has(step.id)));

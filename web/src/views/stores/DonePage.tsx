@@ -1,4 +1,4 @@
-import { hadFor, markDone, markUndone, type PlanReport, type StageReport, sayKind } from '@hosket/core';
+import { doneHere, hadFor, markDone, markUndone, type PlanReport, type StageReport, sayKind } from '@hosket/core';
 import { useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -12,9 +12,9 @@ const today = () => {
 
 /** Steps in working order: marked done, each takes what it used out of the cupboard. */
 export function DonePage({ report }: { report: PlanReport }) {
-  const { stores } = useProject();
+  const done = doneHere(useProject());
   const [open, setOpen] = useState<string | null>(null);
-  const gone = stores.done.filter(({ step }) => !report.takeoff.some(({ id }) => id === step));
+  const gone = done.filter(({ step }) => !report.takeoff.some(({ id }) => id === step));
   return (
     <div>
       <p className="mb-2 text-sm text-muted">
@@ -23,21 +23,21 @@ export function DonePage({ report }: { report: PlanReport }) {
       </p>
       <ol aria-label="Steps of the work">
         {report.takeoff.map((step) => {
-          const done = stores.done.find((one) => one.step === step.id);
+          const mark = done.find((one) => one.step === step.id);
           return (
             <li key={step.id} aria-label={step.title} className="border-b border-line py-1.5 text-sm">
               <div className="flex items-baseline justify-between gap-3">
-                <span className={done ? 'text-muted' : ''}>
+                <span className={mark ? 'text-muted' : ''}>
                   {step.title}
-                  {done && (
+                  {mark && (
                     <span className="block text-xs text-muted">
-                      done on {done.on}
-                      {done.taken.length > 0 &&
-                        `; took from ${done.taken.length} ${done.taken.length === 1 ? 'thing' : 'things'} in the cupboard`}
+                      done on {mark.on}
+                      {mark.taken.length > 0 &&
+                        `; took from ${mark.taken.length} ${mark.taken.length === 1 ? 'thing' : 'things'} in the cupboard`}
                     </span>
                   )}
                 </span>
-                {done ? (
+                {mark ? (
                   <Button
                     tone="quiet"
                     aria-label={`Not done after all: ${step.title}`}
@@ -55,7 +55,7 @@ export function DonePage({ report }: { report: PlanReport }) {
                   </Button>
                 )}
               </div>
-              {open === step.id && !done && <DoneForm step={step} onDone={() => setOpen(null)} />}
+              {open === step.id && !mark && <DoneForm step={step} onDone={() => setOpen(null)} />}
             </li>
           );
         })}

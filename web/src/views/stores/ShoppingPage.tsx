@@ -62,6 +62,11 @@ export function ShoppingPage({ report }: { report: PlanReport }) {
         to {project.stores.packs.length ? 'the cheapest packs' : 'usual packs with least left over'}. Water comes from
         the tap.
       </p>
+      {project.tiles.length > 0 && (
+        <p className="mb-2 text-sm">
+          For the tile that lies open, <strong>{project.tile.name}</strong>; each tile of the set has a list of its own.
+        </p>
+      )}
       <ul aria-label="To buy" className="grid gap-1.5">
         {toBuy.map(({ sheetId, name, thicknessMm, widthMm, depthMm, needed, toBuy: count, cost }) => (
           <li key={sheetId} className="border-b border-line pb-1.5 text-sm">

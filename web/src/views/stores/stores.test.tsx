@@ -194,7 +194,10 @@ describe('what is done', () => {
     const start = smallProject();
     open({
       ...start,
-      stores: { ...start.stores, done: [{ step: 'gone', title: 'Old coat', on: '2027-03-02', used: [], taken: [] }] },
+      stores: {
+        ...start.stores,
+        done: [{ tile: start.tile.id, step: 'gone', title: 'Old coat', on: '2027-03-02', used: [], taken: [] }],
+      },
     });
     show(DonePage);
     const list = screen.getByRole('list', { name: 'Done, no longer in the plan' });

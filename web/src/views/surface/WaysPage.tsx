@@ -131,7 +131,7 @@ export function WaysPage({ report }: { report: PlanReport }) {
       )}
       {(joints || !priced) && (
         <p className="mt-2 text-xs text-muted">
-          Costs are shown once materials have a price: Materials, Another figure, price of a litre, kilogram or piece.
+          Costs are shown once materials have a price: packs in the shopping list (Stores), or a figure under Materials.
         </p>
       )}
     </div>
