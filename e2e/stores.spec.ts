@@ -131,7 +131,7 @@ test('warned off a solvent spray on bare foam, a foam-safe one passes; grass aft
   await app.settled();
   await expect(page.getByText('has a solvent that eats foam')).toHaveCount(0);
   await addCoat(page, app, 'Grass', 'Static grass, 4 mm');
-  const wrong = findings(page).getByRole('listitem').filter({ hasText: 'grass 4 mm comes after small stones' });
+  const wrong = findings(page).getByRole('listitem').filter({ hasText: 'grass 4 mm comes after large stones' });
   await expect(wrong).toContainText('Grass before loose stones');
   await expect(wrong).toContainText('Why: Tipping and tapping off');
   await wrong.getByRole('button', { name: 'Move it there' }).click();
