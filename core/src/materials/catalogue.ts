@@ -2,7 +2,7 @@ import type { Coefficient, Range } from '../units/index.ts';
 import type { Form, Material, OwnMaterials, OwnValue } from './materialSchema.ts';
 import { type Property, properties } from './properties.ts';
 import { boards, foams, laidIn } from './shelf/bodies.ts';
-import { countedThings, edgings, fibresOnShelf, looseCovers } from './shelf/covers.ts';
+import { looseCovers } from './shelf/covers.ts';
 import { gluesOnShelf } from './shelf/glues.ts';
 import { liquids } from './shelf/liquids.ts';
 import { paints, powders } from './shelf/paints.ts';
@@ -10,6 +10,7 @@ import { plies } from './shelf/plies.ts';
 import { powderPastes } from './shelf/powderPastes.ts';
 import { readyPastes } from './shelf/readyPastes.ts';
 import { notes } from './shelf/row.ts';
+import { countedThings, edgings, fibresOnShelf } from './shelf/things.ts';
 
 /** Everything that Hosket knows without being told. */
 export const shippedMaterials: readonly Material[] = [

@@ -31,40 +31,31 @@ export function FindingItem({ finding, whole }: { finding: Finding; whole?: bool
       {overruled !== undefined && <span className="block text-xs">Your note: {overruled}</span>}
       <span className="mt-0.5 flex flex-wrap gap-x-3 text-xs">
         {itemId && (
-          <button
-            type="button"
-            className={link}
-            onClick={() => {
+          <Lead
+            text="Show it"
+            onGo={() => {
               pickItem(itemId);
               to('ground');
             }}
-          >
-            Show it
-          </button>
+          />
         )}
         {at && (
-          <button
-            type="button"
-            className={link}
-            onClick={() => {
+          <Lead
+            text="Show the place"
+            onGo={() => {
               showPlace([at[0], at[1]]);
               to('surface');
             }}
-          >
-            Show the place
-          </button>
+          />
         )}
         {coat && whole && (
-          <button
-            type="button"
-            className={link}
-            onClick={() => {
+          <Lead
+            text="Show the recipe"
+            onGo={() => {
               useView.setState({ surfacePage: 'zones' });
               to('surface');
             }}
-          >
-            Show the recipe
-          </button>
+          />
         )}
         {mend && counts && (
           <button
@@ -85,6 +76,12 @@ export function FindingItem({ finding, whole }: { finding: Finding; whole?: bool
     </li>
   );
 }
+
+const Lead = ({ text, onGo }: { text: string; onGo: () => void }) => (
+  <button type="button" className={link} onClick={onGo}>
+    {text}
+  </button>
+);
 
 /** Goes against a finding with a note, or lets it count again. What stops the work cannot be overruled. */
 function Overrule({ finding }: { finding: Finding }) {

@@ -1,19 +1,13 @@
 import {
-  catalogueOf,
-  changeSheet,
-  formatMeasure,
   freeId,
   type PlanReport,
   putStoreItem,
   removeStoreItem,
-  type Sheet,
   type StoreItem,
   safeties,
   sayBuy,
   sayKind,
   sayQuantity,
-  sheetNeeds,
-  thicknessOf,
 } from '@hosket/core';
 import {
   columnFilteringFeature,
@@ -28,17 +22,19 @@ import {
   tableFeatures,
   useTable,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp, Plus, Trash2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
-import { ChoiceField, NumberField, WordsField } from '../../ui/Field.tsx';
+import { ChoiceField, WordsField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { WideTable } from '../../ui/WideTable.tsx';
+import { AddToCupboard } from './AddToCupboard.tsx';
 import { type StoreRow, states, storeRows } from './rows.ts';
+import { ShedRows } from './ShedRows.tsx';
 
 const features = tableFeatures({
   rowSortingFeature,
@@ -160,7 +156,7 @@ export function CupboardPage({ report }: { report: PlanReport }) {
               ))}
           </tbody>
         ))}
-        <ShedRows report={report} wanted={wanted} />
+        <ShedRows report={report} wanted={wanted} columns={columns.length + 1} />
       </WideTable>
       {!shown.length && (
         <p className="mt-3 text-sm text-muted">
@@ -283,113 +279,5 @@ function Row({ row }: { row: StoreRow }) {
         </tr>
       )}
     </>
-  );
-}
-
-/** Sheets of foam, counted in the shed, with what the layout takes of them. */
-function ShedRows({ report, wanted }: { report: PlanReport; wanted: string }) {
-  const project = useProject();
-  const { sheets, offcuts, currency } = project;
-  const units = useView((view) => view.units);
-  const needs = sheetNeeds(project, report.stack.sheetsUsed);
-  const cell = 'border-b border-line py-1 pr-2 align-top';
-  const figure = `${cell} text-right`;
-  const nameOf = (sheet: Sheet) =>
-    `${sheet.name || sheet.material}, ${formatMeasure('length', thicknessOf(sheet), units)}`;
-  const shown = sheets.filter((sheet) => nameOf(sheet).toLowerCase().includes(wanted.toLowerCase()));
-  if (!shown.length) return null;
-  return (
-    <tbody>
-      <tr>
-        <th scope="rowgroup" colSpan={columns.length + 1} className="pt-3 pb-1 text-left text-sm font-semibold">
-          In the shed
-        </th>
-      </tr>
-      {shown.map((sheet) => {
-        const need = needs.find(({ sheetId }) => sheetId === sheet.id);
-        const name = nameOf(sheet);
-        const kept = offcuts.filter(({ sheetId }) => sheetId === sheet.id).length;
-        return (
-          <tr key={sheet.id} aria-label={name}>
-            <th scope="row" className={`${cell} pt-1.5 text-left font-normal`}>
-              {name}
-              <span className="block text-xs text-muted">
-                {sheet.place}
-                {kept > 0 && ` and ${kept} ${kept === 1 ? 'offcut' : 'offcuts'}`}
-              </span>
-            </th>
-            <td className={cell}>
-              <NumberField
-                hideLabel
-                whole
-                label={`${name} in the shed`}
-                value={sheet.count}
-                least={0}
-                most={999}
-                onValue={(count) => edit((p) => changeSheet(p, sheet.id, { count }))}
-              />
-            </td>
-            <td className={cell} />
-            <td className={figure}>{need && <Figure text={String(need.needed)} />}</td>
-            <td className={figure}>{need && need.toBuy > 0 && <Figure text={String(need.toBuy)} />}</td>
-            <td className={figure}>
-              {need?.cost != null && need.toBuy > 0 && <Figure text={`${need.cost.toFixed(2)} ${currency}`} />}
-            </td>
-            <td className={figure}>
-              {need && sheet.count + need.toBuy > need.needed && (
-                <Figure text={String(sheet.count + need.toBuy - need.needed)} />
-              )}
-            </td>
-            <td className={cell} />
-          </tr>
-        );
-      })}
-    </tbody>
-  );
-}
-
-/** Puts any material of the catalogue into the cupboard, needed or not. */
-function AddToCupboard() {
-  const { materials } = useProject();
-  const [material, setMaterial] = useState('');
-  const known = useMemo(
-    () =>
-      [...catalogueOf(materials).materials]
-        .filter(({ id, form }) => id !== 'water' && form !== 'foam')
-        .sort((a, b) => a.name.localeCompare(b.name)),
-    [materials],
-  );
-  const chosen = known.find(({ id }) => id === material);
-  return (
-    <div className="flex items-end gap-2">
-      <ChoiceField
-        label="Put into the cupboard"
-        value={material}
-        options={[{ value: '', text: 'choose' }, ...known.map(({ id, name }) => ({ value: id, text: name }))]}
-        onValue={setMaterial}
-      />
-      <Button
-        disabled={!chosen}
-        onClick={() => {
-          if (!chosen) return;
-          const [pack = { amount: 100, unit: 'g' as const }] = chosen.packs;
-          edit((p) =>
-            putStoreItem(p, {
-              id: freeId('store', p.stores.items),
-              material: chosen.id,
-              which: '',
-              amount: pack.amount,
-              unit: pack.unit,
-              opened: null,
-              useBy: null,
-              place: '',
-            }),
-          );
-          setMaterial('');
-        }}
-      >
-        <Plus size={14} aria-hidden /> Add
-      </Button>
-    </div>
   );
 }

@@ -1,0 +1,67 @@
+import { changeSheet, formatMeasure, type PlanReport, type Sheet, sheetNeeds, thicknessOf } from '@hosket/core';
+import { edit, useProject } from '../../store/projectStore.ts';
+import { useView } from '../../store/viewStore.ts';
+import { NumberField } from '../../ui/Field.tsx';
+import { Figure } from '../../ui/Figures.tsx';
+
+/** Sheets of foam, counted in the shed, with what the layout takes of them. */
+export function ShedRows({ report, wanted, columns }: { report: PlanReport; wanted: string; columns: number }) {
+  const project = useProject();
+  const { sheets, offcuts, currency } = project;
+  const units = useView((view) => view.units);
+  const needs = sheetNeeds(project, report.stack.sheetsUsed);
+  const cell = 'border-b border-line py-1 pr-2 align-top';
+  const figure = `${cell} text-right`;
+  const nameOf = (sheet: Sheet) =>
+    `${sheet.name || sheet.material}, ${formatMeasure('length', thicknessOf(sheet), units)}`;
+  const shown = sheets.filter((sheet) => nameOf(sheet).toLowerCase().includes(wanted.toLowerCase()));
+  if (!shown.length) return null;
+  return (
+    <tbody>
+      <tr>
+        <th scope="rowgroup" colSpan={columns} className="pt-3 pb-1 text-left text-sm font-semibold">
+          In the shed
+        </th>
+      </tr>
+      {shown.map((sheet) => {
+        const need = needs.find(({ sheetId }) => sheetId === sheet.id);
+        const name = nameOf(sheet);
+        const kept = offcuts.filter(({ sheetId }) => sheetId === sheet.id).length;
+        return (
+          <tr key={sheet.id} aria-label={name}>
+            <th scope="row" className={`${cell} pt-1.5 text-left font-normal`}>
+              {name}
+              <span className="block text-xs text-muted">
+                {sheet.place}
+                {kept > 0 && ` and ${kept} ${kept === 1 ? 'offcut' : 'offcuts'}`}
+              </span>
+            </th>
+            <td className={cell}>
+              <NumberField
+                hideLabel
+                whole
+                label={`${name} in the shed`}
+                value={sheet.count}
+                least={0}
+                most={999}
+                onValue={(count) => edit((p) => changeSheet(p, sheet.id, { count }))}
+              />
+            </td>
+            <td className={cell} />
+            <td className={figure}>{need && <Figure text={String(need.needed)} />}</td>
+            <td className={figure}>{need && need.toBuy > 0 && <Figure text={String(need.toBuy)} />}</td>
+            <td className={figure}>
+              {need?.cost != null && need.toBuy > 0 && <Figure text={`${need.cost.toFixed(2)} ${currency}`} />}
+            </td>
+            <td className={figure}>
+              {need && sheet.count + need.toBuy > need.needed && (
+                <Figure text={String(sheet.count + need.toBuy - need.needed)} />
+              )}
+            </td>
+            <td className={cell} />
+          </tr>
+        );
+      })}
+    </tbody>
+  );
+}
