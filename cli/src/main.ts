@@ -13,11 +13,11 @@ import {
   type Result,
   readProject,
   sayBuy,
-  sheetNeeds,
   templateKinds,
   templatePages,
   templateSource,
   type UnitSystem,
+  wholeList,
   withLayout,
   writeProject,
 } from '@hosket/core';
@@ -34,8 +34,8 @@ const usage = `hosket: plans the groundwork of dioramas and gaming boards
   hosket check FILE                        whether a project file is sound, and what stands against the plan
   hosket nest FILE --out FILE [--tries N]  lays the pieces on the sheets again, so many tries for each kind (2000), and writes the project
   hosket templates FILE --out FILE         the templates as a PDF at full size
-  hosket sheet FILE --out FILE             the bench sheet and the shopping list as a PDF
-  hosket shopping FILE [--semicolons]      the shopping list as CSV, with semicolons and decimal commas where they are wanted
+  hosket sheet FILE --out FILE             the bench sheet of the open tile and the shopping list of its set as a PDF
+  hosket shopping FILE [--semicolons]      the shopping list of all tiles as CSV, with semicolons and decimal commas where they are wanted
 
 Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project.
 `;
@@ -90,7 +90,13 @@ async function templates(project: Project, { report, ground }: Plan): Promise<Ui
 }
 
 async function onPaper(project: Project, { report, ground, zones }: Plan, system: UnitSystem): Promise<Uint8Array> {
-  const sheet = benchSheet(project, report, { ground: ground.grid, outline: ground.outline, zones }, system);
+  const sheet = benchSheet(
+    project,
+    report,
+    { ground: ground.grid, outline: ground.outline, zones },
+    system,
+    wholeList(project, report),
+  );
   const pages = benchPages(sheet, project.paper);
   return writePdf(pages, `${project.name}: bench sheet`, { plain: face(400), strong: face(600) });
 }
@@ -132,12 +138,7 @@ async function main(): Promise<number> {
   else if (command === 'sheet') store(values.out as string, await onPaper(project, planned, system));
   else if (command === 'shopping')
     process.stdout.write(
-      writeShoppingCsv(
-        report.shopping,
-        sheetNeeds(project, report.stack.sheetsUsed),
-        (line) => sayBuy(line, system),
-        values.semicolons,
-      ),
+      writeShoppingCsv(wholeList(project, report), (line) => sayBuy(line, system), values.semicolons),
     );
   else if (values.json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
   else process.stdout.write(planText(project, report, system));

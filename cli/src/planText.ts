@@ -9,6 +9,7 @@ import {
   sayTolerance,
   sayWork,
   type UnitSystem,
+  wholeList,
 } from '@hosket/core';
 import { cutText } from './cutText.ts';
 import { fitText } from './fitText.ts';
@@ -64,7 +65,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(cutText(report, system));
 
   lines.push(surfaceText(project, report, system));
-  lines.push(storesText(project, report, system));
+  lines.push(storesText(project, report, wholeList(project, report), system));
 
   lines.push(rule('Waits'));
   lines.push(

@@ -2,26 +2,29 @@ import {
   formatMeasure,
   type PlanReport,
   type Project,
+  type ShoppingList,
   sayBuy,
   sayKind,
   sayMinutes,
   sayQuantity,
-  sheetNeeds,
   type UnitSystem,
 } from '@hosket/core';
 import { rule, table } from './table.ts';
 
 /** What to buy, what each part of the piece weighs and costs, and how it stands. */
-export function storesText(project: Project, report: PlanReport, system: UnitSystem): string {
+export function storesText(project: Project, report: PlanReport, list: ShoppingList, system: UnitSystem): string {
   const mass = (value: number) => formatMeasure('mass', value, system);
   const mm = (value: number) => formatMeasure('length', value, system);
   const money = (value: number | null | undefined) => (value == null ? '' : `${value.toFixed(2)} ${project.currency}`);
   const { balance } = report;
   const lines = [
-    rule(`Shopping list, ${project.stores.safety} times in 100 enough`),
+    rule(
+      `Shopping list${list.tiles.length > 1 ? ` for ${list.tiles.length} tiles` : ''}, ${project.stores.safety} times in 100 enough`,
+    ),
+    ...list.gaps.map(({ tile, message, remedy }) => `  ${tile}: ${message} ${remedy}\n`),
     table([
       ['material', 'needed', 'in the cupboard', 'buy', 'cost', 'left over'],
-      ...sheetNeeds(project, report.stack.sheetsUsed).map(({ name, thicknessMm, needed, there, toBuy, cost }) => [
+      ...list.sheets.map(({ name, thicknessMm, needed, there, toBuy, cost }) => [
         `${name}, ${mm(thicknessMm)}`,
         String(needed),
         String(there),
@@ -29,7 +32,7 @@ export function storesText(project: Project, report: PlanReport, system: UnitSys
         toBuy ? money(cost) : '',
         '',
       ]),
-      ...report.shopping.map((line) => {
+      ...list.shopping.map((line) => {
         const said = (value: number) => sayQuantity(value, line.unit, system);
         return [
           sayKind(line),

@@ -3,7 +3,8 @@ import type { Grid, Ring } from './geometry/index.ts';
 import type { BenchSheet, SheetPurchase, SheetStage, SheetStep } from './handout/index.ts';
 import { baseSize, doneHere, type Project, recipeOf } from './project/index.ts';
 import type { PlanReport, StageReport } from './report.ts';
-import { type SheetNeed, sayBuy, sayKind, sayQuantity, sheetNeeds } from './stores/index.ts';
+import { listOfTile, type ShoppingList } from './shoppingList.ts';
+import { type SheetNeed, type ShoppingLine, sayBuy, sayKind, sayQuantity } from './stores/index.ts';
 import { deferral } from './takeoff/index.ts';
 import { formatMeasure, sayAmount, sayClock, sayHours, sayMinutes, type UnitSystem } from './units/index.ts';
 import type { ZoneMap } from './zones/index.ts';
@@ -26,12 +27,13 @@ const stageTitles: Readonly<Record<StageReport['stage'], string>> = {
   edge: 'Sides and walls',
 };
 
-/** The plan in words and small drawings, stage by stage, with what to buy: what is taken to the bench on paper. */
+/** The plan of the open tile in words and small drawings, stage by stage, with what to buy (for it, or by the list of its set): what is taken to the bench on paper. */
 export function benchSheet(
   project: Project,
   report: PlanReport,
   { ground, outline, zones }: SheetFields,
   system: UnitSystem,
+  list: ShoppingList = listOfTile(project, report),
 ): BenchSheet {
   const { widthMm, depthMm } = baseSize(project.base);
   const mm = (value: number) => formatMeasure('length', value, system);
@@ -45,8 +47,8 @@ export function benchSheet(
   }
   const section = project.sections[0];
   const { safety } = project.stores;
-  const costs = report.shopping.flatMap(({ buy }) => (buy?.cost ? [buy.cost] : []));
-  const sheets = sheetNeeds(project, report.stack.sheetsUsed);
+  const { shopping, sheets, tiles, gaps } = list;
+  const costs = shopping.flatMap(({ buy }) => (buy?.cost ? [buy.cost] : []));
   const cost = [...costs, ...sheets.map((sheet) => sheet.cost ?? 0)].reduce((all, one) => all + one, 0);
   return {
     project: project.name,
@@ -54,9 +56,9 @@ export function benchSheet(
     stages,
     shopping: [
       ...sheets.map((sheet) => sheetPurchase(sheet, mm, project.currency)),
-      ...report.shopping.map((line) => purchaseOf(project, line, system)),
+      ...shopping.map((line) => purchaseOf(project, line, system)),
     ],
-    shoppingNote: `${project.tiles.length ? `For the tile that lies open, ${project.tile.name}; each tile has a list of its own. ` : ''}${safety} times in 100 nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
+    shoppingNote: `${forTiles(project, tiles)}${gaps.map(({ tile, message, remedy }) => `${tile}: ${message} ${remedy} `).join('')}${safety} times in 100 nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
     deferral,
     outline,
     ground,
@@ -64,6 +66,12 @@ export function benchSheet(
     layers: report.stack.layers,
     section: { name: section.name, from: section.from, to: section.to },
   };
+}
+
+/** Which tiles of a set the list is for; nothing where there is only one. */
+function forTiles({ tiles: others }: Project, tiles: readonly string[]): string {
+  if (!others.length) return '';
+  return tiles.length > 1 ? `For the whole set: ${tiles.join(', ')}. ` : `For one tile only, ${tiles[0]}. `;
 }
 
 function stepOf(project: Project, report: PlanReport, stage: StageReport, system: UnitSystem): SheetStep {
@@ -130,7 +138,7 @@ function toolsOf(project: Project, report: PlanReport, stage: StageReport): stri
 }
 const plainId = (material: string) => material.toLowerCase().replace(/[^a-z0-9]+/g, '-');
 
-function purchaseOf(project: Project, line: PlanReport['shopping'][number], system: UnitSystem): SheetPurchase {
+function purchaseOf(project: Project, line: ShoppingLine, system: UnitSystem): SheetPurchase {
   const said = (value: number) => sayQuantity(value, line.unit, system);
   const { buy } = line;
   return {

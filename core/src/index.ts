@@ -113,6 +113,7 @@ export {
   type StackReport,
   type StageReport,
 } from './report.ts';
+export { createSetLister, listOfTile, type SetProgress, type ShoppingList, wholeList } from './shoppingList.ts';
 export { type Criterion, layerKinds, offcutArea, thicknessOf } from './stack/index.ts';
 export {
   type Advice,

@@ -99,7 +99,7 @@ export function reportOf(
     ground.outline,
     bodiesOf(project, land.middles, zones.zones, laid, chosen.takeoff, mass),
   );
-  const shopping = shoppingOf(project, needsOf(project, chosen.takeoff), dayOfSteps(project, chosen.days));
+  const shopping = shoppingOf(project, needsOf(project, chosen.takeoff, dayOfSteps(project, chosen.days)));
   const breakdown = breakdownOf(project, chosen.takeoff, mass);
   const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {
@@ -136,7 +136,7 @@ export function reportOf(
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
     format: 'hosket-plan',
-    version: 8,
+    version: 9,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {

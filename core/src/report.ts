@@ -230,7 +230,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(8),
+  version: z.literal(9),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({

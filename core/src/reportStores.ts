@@ -49,7 +49,7 @@ export const shoppingSchema = z.strictObject({
   unit: z.enum(packUnits),
   amount: rangeSchema,
   parts: z.array(rangeSchema),
-  steps: z.array(z.strictObject({ id: z.string(), title: z.string(), likely: z.number() })),
+  steps: z.array(z.strictObject({ id: z.string(), title: z.string(), likely: z.number(), by: z.string() })),
   likely: z.number(),
   wanted: z.number(),
   inStock: z.number(),

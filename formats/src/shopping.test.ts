@@ -1,5 +1,15 @@
 import { readFileSync } from 'node:fs';
-import { benchPages, benchSheet, type Paper, type Project, plan, readProject, sayBuy, sheetNeeds } from '@hosket/core';
+import {
+  benchPages,
+  benchSheet,
+  listOfTile,
+  type Paper,
+  type Project,
+  plan,
+  readProject,
+  type ShoppingList,
+  sayBuy,
+} from '@hosket/core';
 import Papa from 'papaparse';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { beforeAll, describe, expect, it } from 'vitest';
@@ -63,14 +73,9 @@ const worked = plan(quarry);
 const { report } = worked;
 
 describe('the shopping list as a table, read back by another reader', () => {
-  const lines = (semicolons: boolean) =>
+  const lines = (semicolons: boolean, gaps: ShoppingList['gaps'] = []) =>
     Papa.parse<Record<string, string>>(
-      writeShoppingCsv(
-        report.shopping,
-        sheetNeeds(quarry, report.stack.sheetsUsed),
-        (line) => sayBuy(line, 'metric'),
-        semicolons,
-      ),
+      writeShoppingCsv({ ...listOfTile(quarry, report), gaps }, (line) => sayBuy(line, 'metric'), semicolons),
       { header: true, skipEmptyLines: true },
     );
 
@@ -78,7 +83,7 @@ describe('the shopping list as a table, read back by another reader', () => {
     const { data, errors, meta } = lines(semicolons);
     expect(errors).toEqual([]);
     expect(meta.delimiter).toBe(semicolons ? ';' : ',');
-    const sheets = sheetNeeds(quarry, report.stack.sheetsUsed);
+    const { sheets } = listOfTile(quarry, report);
     expect(data.map(({ material }) => material)).toEqual([
       ...sheets.map(({ name }) => name),
       ...report.shopping.map(({ name }) => name),
@@ -95,6 +100,15 @@ describe('the shopping list as a table, read back by another reader', () => {
     expect(numbers(plain, false)).toEqual(numbers(commas, true));
     expect(plain.some((row) => /\d\.\d/.test(row['needed, likely']))).toBe(true);
     expect(commas.some((row) => /\d,\d/.test(row['needed, likely']))).toBe(true);
+  });
+
+  it('foam that no sheet is known for has a line of its own, with what to do', () => {
+    const message = 'Piece 2-1 lies nowhere; "none", it says.';
+    const { data } = lines(true, [{ tile: 'Ford; east', message, remedy: 'Add sheets.' }]);
+    expect(data.find(({ material }) => material === 'Foam for Ford; east')).toMatchObject({
+      packs: `${message} Add sheets.`,
+      cost: '',
+    });
   });
 
   it('what is there is in the list with nothing to buy', () =>

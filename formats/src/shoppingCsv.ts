@@ -1,4 +1,4 @@
-import type { SheetNeed, ShoppingLine } from '@hosket/core';
+import type { ShoppingLine, ShoppingList } from '@hosket/core';
 import Papa from 'papaparse';
 
 const heads = [
@@ -19,11 +19,10 @@ const digits = (value: number) => String(Math.round(value * 100) / 100);
 
 /**
  * The shopping list as CSV, everything that is needed a line, also what is there already. Quoted where it must be; numbers with a decimal point, or with a decimal comma
- * between semicolons. `packsOf` says packs in words.
+ * between semicolons. `packsOf` says packs in words. Foam that no sheet is known for stands in a line of its own, with what to do.
  */
 export function writeShoppingCsv(
-  lines: readonly ShoppingLine[],
-  sheets: readonly SheetNeed[],
+  { shopping, sheets, gaps }: Pick<ShoppingList, 'shopping' | 'sheets' | 'gaps'>,
   packsOf: (line: ShoppingLine) => string,
   semicolons = false,
 ): string {
@@ -43,7 +42,15 @@ export function writeShoppingCsv(
       '',
       '',
     ]),
-    ...lines.map((line) => [
+    ...gaps.map(({ tile, message, remedy }) => [
+      `Foam for ${tile}`,
+      '',
+      'each',
+      ...['', '', '', ''],
+      `${message} ${remedy}`,
+      ...['', '', ''],
+    ]),
+    ...shopping.map((line) => [
       line.name,
       line.which,
       line.unit,

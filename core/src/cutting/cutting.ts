@@ -1,7 +1,7 @@
 import { type Polygon, type Ring, ringSize } from '../geometry/index.ts';
 import type { Layer, SheetsUsed } from '../layers/index.ts';
 import { createSearch, grown, laidOut, type NestProblem, type Placed, turnsOf } from '../nest/index.ts';
-import type { Project } from '../project/index.ts';
+import { type Project, sheetsCutUp } from '../project/index.ts';
 import { bedsFor, type Job, roomsFor, type StockBed } from './beds.ts';
 import { type Clash, clashesOn, laidArea } from './judge.ts';
 import { layoutKey } from './key.ts';
@@ -241,6 +241,6 @@ function usedOf({ sheets, nest }: Shed, beds: readonly LaidBed[]): SheetsUsed[] 
       done.reduce((sum, bed) => sum + bed.pieces.reduce((all, piece) => all + piece.areaMm2, 0), 0);
     if (!areaMm2) return [];
     const toBuy = [...copies].filter((copy) => copy > count).length;
-    return [{ sheetId: id, areaMm2, sheets: copies.size + done.filter((bed) => !bed.fromOffcut).length, toBuy }];
+    return [{ sheetId: id, areaMm2, sheets: copies.size + sheetsCutUp(nest, id), toBuy }];
   });
 }

@@ -3,6 +3,10 @@ import type { Project } from './schema.ts';
 /** Nothing laid by hand, nothing cut. */
 export const untouchedNest = (): Project['nest'] => ({ key: '', places: [], ticked: [], done: [] });
 
+/** Whole sheets of a kind that are cut up already; slices of one sheet count once (all that was taken of it stands at the first). */
+export const sheetsCutUp = ({ done }: Project['nest'], sheetId: string): number =>
+  done.filter((bed) => bed.sheetId === sheetId && !bed.fromOffcut && bed.usedMm2 > 0).length;
+
 export const usualCutting = (): Project['cutting'] => ({
   tool: 'knife',
   kerfMm: null,

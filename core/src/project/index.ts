@@ -2,6 +2,7 @@ export * from './base.ts';
 export * from './baseSchema.ts';
 export * from './boxFaces.ts';
 export * from './briefSchema.ts';
+export { sheetsCutUp } from './cutting.ts';
 export * from './cuttingEdits.ts';
 export * from './cuttingSchema.ts';
 export * from './edits.ts';

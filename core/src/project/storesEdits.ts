@@ -27,9 +27,12 @@ export const removePack = (project: Project, id: string): Project =>
 const usedFirst = (a: StoreItem, b: StoreItem) =>
   (a.opened ?? '9999').localeCompare(b.opened ?? '9999') || (a.useBy ?? '9999').localeCompare(b.useBy ?? '9999');
 
-/** What is done of the tile that lies open. */
+/** What is counted without being drawn belongs to the whole set, not to one tile of it: so begin the ids of its steps. */
+export const COUNT_STEP = 'count-';
+
+/** What is done of the tile that lies open, and of what belongs to all tiles. */
 export const doneHere = ({ stores, tile }: Pick<Project, 'stores' | 'tile'>): DoneStep[] =>
-  stores.done.filter((one) => one.tile === tile.id);
+  stores.done.filter((one) => one.tile === tile.id || one.step.startsWith(COUNT_STEP));
 
 /** Marks a step of the open tile done and takes what it used out of the cupboard, as far as it is there. A step that was marked before is marked anew. */
 export function markDone(before: Project, done: Omit<DoneStep, 'taken' | 'tile'>): Project {

@@ -3,6 +3,15 @@ import { doneHere, type Project } from '../project/index.ts';
 import { hadFor, type StageTakeoff } from '../takeoff/index.ts';
 import { type Range, scaleRange, sum } from '../units/index.ts';
 
+/** What one step needs of a material. */
+export interface NeedStep {
+  id: string;
+  title: string;
+  likely: number;
+  /** The last day on which it is worked on, ISO. */
+  by: string;
+}
+
 /** A material that must be to hand for what is still to do, all steps together. */
 export interface Need {
   material: string;
@@ -11,56 +20,76 @@ export interface Need {
   name: string;
   unit: PackUnit;
   amount: Range;
-  /** Of each step. */
+  /** Of each step, in their order. */
   parts: Range[];
-  steps: { id: string; title: string; likely: number }[];
+  steps: NeedStep[];
 }
 
 type Needing = Pick<Project, 'materials' | 'stores' | 'tile'> & { base: Pick<Project['base'], 'board'> };
+type Sort = Pick<Need, 'material' | 'which' | 'name' | 'unit'>;
 
-/**
- * Everything needed for the steps that are not done, by material and colour: amounts add up as independent ranges. One material needed by volume here and by weight
- * there is told in the unit that it is needed in first; what cannot be brought to one unit stands in lines of its own.
- */
-export function needsOf(project: Needing, takeoff: readonly StageTakeoff[]): Need[] {
-  const catalogue = catalogueOf(project.materials);
-  const done = new Set(doneHere(project).map(({ step }) => step));
+/** Needs by material and colour. One material needed by volume here and by weight there is told in the unit that it is needed in first; what cannot be brought to one unit stands in lines of its own. */
+function gathering(materials: Project['materials']) {
+  const catalogue = catalogueOf(materials);
   const needs: Need[] = [];
-  const add = (
-    step: Pick<StageTakeoff, 'id' | 'title'>,
-    { material, which, unit }: { material: string; which: string; unit: PackUnit },
-    amount: Range,
-  ) => {
-    const known = catalogue.material(material);
+  const add = ({ material, which, name, unit }: Sort, step: NeedStep, amount: Range): void => {
     for (const need of needs) {
       if (need.material !== material || need.which.toLowerCase() !== which.toLowerCase()) continue;
       const times = inUnit(1, unit, need.unit, material, catalogue);
       if (times === null) continue;
-      need.parts.push(scaleRange(amount, times));
-      need.steps.push({ id: step.id, title: step.title, likely: amount.likely * times });
+      const part = scaleRange(amount, times);
+      const same = need.steps.findIndex(({ id }) => id === step.id);
+      if (same < 0) {
+        need.parts.push(part);
+        need.steps.push({ ...step, likely: part.likely });
+        return;
+      }
+      // The same step once more, on another tile: whoever lays it on thick does so there too.
+      const before = need.parts[same];
+      need.parts[same] = {
+        low: before.low + part.low,
+        likely: before.likely + part.likely,
+        high: before.high + part.high,
+      };
+      const { title, likely, by } = need.steps[same];
+      need.steps[same] = { id: step.id, title, likely: likely + part.likely, by: by > step.by ? by : step.by };
       return;
     }
-    needs.push({
-      material,
-      which,
-      name: known?.name ?? material,
-      unit,
-      amount,
-      parts: [amount],
-      steps: [{ id: step.id, title: step.title, likely: amount.likely }],
-    });
+    needs.push({ material, which, name, unit, amount, parts: [amount], steps: [step] });
   };
-  for (const stage of takeoff) {
-    if (done.has(stage.id)) continue;
-    if (stage.id === 'cut') {
+  return {
+    add,
+    nameOf: (material: string) => catalogue.material(material)?.name ?? material,
+    all: () => needs.map((need) => ({ ...need, amount: need.parts.length > 1 ? sum(need.parts) : need.parts[0] })),
+  };
+}
+
+/** Everything needed for the steps that are not done, by material and colour: amounts add up as independent ranges. `usedBy` says on which day a step is last worked on. */
+export function needsOf(project: Needing, takeoff: readonly StageTakeoff[], usedBy: (step: string) => string): Need[] {
+  const { add, nameOf, all } = gathering(project.materials);
+  const done = new Set(doneHere(project).map(({ step }) => step));
+  for (const { id, title, materials } of takeoff) {
+    if (done.has(id)) continue;
+    const put = (material: string, which: string, unit: PackUnit, amount: Range) =>
+      add(
+        { material, which, name: nameOf(material), unit },
+        { id, title, likely: amount.likely, by: usedBy(id) },
+        amount,
+      );
+    if (id === 'cut') {
       const { board } = project.base;
-      const one = { low: 1, likely: 1, high: 1 };
-      add(stage, { material: board.material, which: `${board.thicknessMm} mm`, unit: 'each' }, one);
+      put(board.material, `${board.thicknessMm} mm`, 'each', { low: 1, likely: 1, high: 1 });
     }
-    for (const had of hadFor(stage.materials))
-      if (had.amount.high > 0)
-        // The range alone, without its working.
-        add(stage, { material: had.material, which: had.which, unit: had.unit }, scaleRange(had.amount, 1));
+    // The range alone, without its working.
+    for (const { material, which, unit, amount } of hadFor(materials))
+      if (amount.high > 0) put(material, which, unit, scaleRange(amount, 1));
   }
-  return needs.map((need) => (need.parts.length > 1 ? { ...need, amount: sum(need.parts) } : need));
+  return all();
+}
+
+/** What several tiles need together. A step that comes on more than one of them errs alike on all: its ranges add up straight, where those of different steps are independent. */
+export function needsTogether(project: Pick<Project, 'materials'>, tiles: readonly (readonly Need[])[]): Need[] {
+  const { add, all } = gathering(project.materials);
+  for (const need of tiles.flat()) for (const [k, step] of need.steps.entries()) add(need, step, need.parts[k]);
+  return all();
 }

@@ -49,11 +49,15 @@ const stocked = (items: StoreItem[], more: Partial<Project['stores']> = {}): Pro
   stores: { ...start.stores, items, ...more },
 });
 const list = (project: Project, ...steps: StageTakeoff[]) =>
-  shoppingOf(project, needsOf(project, steps), () => '2027-03-20');
+  shoppingOf(
+    project,
+    needsOf(project, steps, () => '2027-03-20'),
+  );
+const needed = (project: Project, steps: StageTakeoff[]) => needsOf(project, steps, () => '2027-03-20');
 
 describe('what is needed', () => {
   it('one material in one colour is one line, whatever steps need it; another colour is another', () => {
-    const needs = needsOf(start, [
+    const needs = needed(start, [
       step('a', ['acrylic', 'black', 'ml', 8, 10, 13]),
       step('b', ['acrylic', 'Black', 'ml', 4, 5, 7], ['acrylic', 'ochre', 'ml', 2, 3, 6]),
     ]);
@@ -67,7 +71,7 @@ describe('what is needed', () => {
   });
 
   it('weight and volume of one material come together by its density', () => {
-    const needs = needsOf(start, [
+    const needs = needed(start, [
       step('a', ['white PVA', '', 'g', 108, 108, 108]),
       step('b', ['white PVA', '', 'ml', 50, 50, 50]),
     ]);
@@ -76,17 +80,17 @@ describe('what is needed', () => {
   });
 
   it('powder by the litre is powder, not what is mixed of it; a step that is done needs nothing more', () => {
-    const needs = needsOf(start, [
+    const needs = needed(start, [
       step('a', ['compound', '', 'g', 65, 65, 65]),
       step('b', ['compound', '', 'ml', 100, 100, 100]),
     ]);
     expect(needs[0].amount.likely).toBeCloseTo(65 + 65, 9);
     const done = { tile: start.tile.id, step: 'a', title: 'Step a', on: '2027-03-02', used: [], taken: [] };
-    expect(needsOf(stocked([], { done: [done] }), [step('a', ['compound', '', 'g', 65, 65, 65])])).toEqual([]);
+    expect(needed(stocked([], { done: [done] }), [step('a', ['compound', '', 'g', 65, 65, 65])])).toEqual([]);
   });
 
   it('cutting needs its board', () => {
-    const [board] = needsOf(start, [{ ...step('cut'), id: 'cut' }]);
+    const [board] = needed(start, [{ ...step('cut'), id: 'cut' }]);
     expect(board).toMatchObject({ material: 'fibreboard', which: '6 mm', unit: 'each', amount: { likely: 1 } });
   });
 });
@@ -171,7 +175,7 @@ describe('safety', () => {
       step('b', ['acrylic', 'black', 'ml', 18, 20, 26]),
       step('c', ['acrylic', 'black', 'ml', 3, 4, 7]),
     ];
-    const [need] = needsOf(start, steps);
+    const [need] = needed(start, steps);
     const enough = enoughOf(need.parts, safety);
     const uniform = uniformFrom(7);
     const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());

@@ -74,16 +74,16 @@ function offersFor({ materials, stores }: Shop, need: Need): Offer[] {
 }
 
 /**
- * Needs less what is in the cupboard, and the packs that cover the rest. `usedBy` says on which day a step needs its material (ISO date); what is past its date by then
- * does not count. A need that no pack is known for stays in the list with its amount: nothing is left out.
+ * Needs less what is in the cupboard, and the packs that cover the rest. What is past its date by the last day on which it is needed does not count. A need that no pack
+ * is known for stays in the list with its amount: nothing is left out.
  */
-export function shoppingOf(project: Shop, needs: readonly Need[], usedBy: (step: string) => string): ShoppingLine[] {
+export function shoppingOf(project: Shop, needs: readonly Need[]): ShoppingLine[] {
   const catalogue = catalogueOf(project.materials);
   const { items, safety } = project.stores;
   // One jar may serve two needs (a grade and another grade): the share that one takes the other does not have.
   const taken = new Map<string, number>();
   return needs.map((need) => {
-    const day = need.steps.reduce((last, { id }) => (usedBy(id) > last ? usedBy(id) : last), '');
+    const day = need.steps.reduce((last, { by }) => (by > last ? by : last), '');
     const wanted = enoughOf(need.parts, safety);
     let inStock = 0;
     let pastDate = 0;

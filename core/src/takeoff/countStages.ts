@@ -1,6 +1,6 @@
 import type { Ground } from '../ground/index.ts';
 import { type Catalogue, catalogueOf } from '../materials/index.ts';
-import { type Count, nameOf, type Project } from '../project/index.ts';
+import { COUNT_STEP, type Count, nameOf, type Project } from '../project/index.ts';
 import { type Coefficient, type Range, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { materialCautions } from './cautions.ts';
@@ -54,7 +54,7 @@ export function countStages(
 const mm = (name: string, value: number) => ({ name, value, unit: 'mm' });
 
 function countedStage(catalogue: Catalogue, priceOf: PriceOf, count: Count): StageTakeoff {
-  const id = `count-${count.id}`;
+  const id = `${COUNT_STEP}${count.id}`;
   switch (count.kind) {
     case 'ring': {
       const { stones, wedgeDegrees, innerMm, outerMm } = stonesOf(count);

@@ -24,6 +24,8 @@ interface ViewState {
   surfacePage: SurfacePage;
   /** What the view of the stores shows. */
   storesPage: StoresPage;
+  /** Whether a shopping list is for the whole set or for the open tile. */
+  listFor: 'set' | 'tile';
   demoNoticeSeen: boolean;
 }
 
@@ -52,6 +54,7 @@ export const useView = create<ViewState>()(
       cuttingPage: 'sheets',
       surfacePage: 'zones',
       storesPage: 'cupboard',
+      listFor: 'set',
       demoNoticeSeen: false,
     }),
     {

@@ -8,6 +8,8 @@ import type {
   Ring,
   School,
   SchoolReport,
+  SetProgress,
+  ShoppingList,
   Suggestion,
   ZoneMap,
 } from '@hosket/core';
@@ -78,3 +80,16 @@ export const answerSchema = z.discriminatedUnion('kind', [
   z.object({ ticket: z.number(), kind: z.literal('weighed'), weighed: z.custom<Weighed>() }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),
 ]);
+
+/** Asks for the shopping list of a whole set. A later ticket replaces an earlier one. */
+export interface SetRequest {
+  ticket: number;
+  project: Project;
+}
+
+export const setAnswerSchema = z.discriminatedUnion('kind', [
+  z.object({ ticket: z.number(), kind: z.literal('progress'), progress: z.custom<SetProgress>() }),
+  z.object({ ticket: z.number(), kind: z.literal('list'), list: z.custom<ShoppingList>() }),
+  z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),
+]);
+export type SetAnswer = z.infer<typeof setAnswerSchema>;

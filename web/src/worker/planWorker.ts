@@ -1,5 +1,6 @@
 import { createPlanner, type Grid, type Plan, type Project, parseProject, suggestedZones } from '@hosket/core';
 import { z } from 'zod';
+import { breath } from './breath.ts';
 import type { PlanAnswer, PlanRequest } from './messages.ts';
 
 z.config({ jitless: true });
@@ -12,17 +13,6 @@ let sentZones: unknown;
 let sentAreas: unknown;
 let sentPaste: unknown;
 let sentCutting: unknown;
-
-/** Lets waiting messages in, so that a newer request is seen between pieces of work. */
-const breath = () =>
-  new Promise<void>((resolve) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = () => {
-      port1.close();
-      resolve();
-    };
-    port2.postMessage(null);
-  });
 
 const copyOf = (grid: Grid): Grid => ({ ...grid, values: grid.values.slice() });
 

@@ -1,8 +1,8 @@
 import {
   freeId,
-  type PlanReport,
   putStoreItem,
   removeStoreItem,
+  type ShoppingList,
   type StoreItem,
   safeties,
   sayBuy,
@@ -74,11 +74,11 @@ const columns = helper.columns([
 ]);
 
 /** Stock, needs and shopping in one table: sorted, filtered, grouped, and written where it stands. */
-export function CupboardPage({ report }: { report: PlanReport }) {
+export function CupboardPage({ list }: { list: ShoppingList }) {
   const project = useProject();
   const [grouping, setGrouping] = useState<Grouping>('how far it is');
   const [wanted, setWanted] = useState('');
-  const rows = useMemo(() => storeRows(project, report), [project, report]);
+  const rows = useMemo(() => storeRows(project, list.shopping), [project, list]);
   const table = useTable({
     features,
     columns,
@@ -156,7 +156,7 @@ export function CupboardPage({ report }: { report: PlanReport }) {
               ))}
           </tbody>
         ))}
-        <ShedRows report={report} wanted={wanted} columns={columns.length + 1} />
+        <ShedRows needs={list.sheets} wanted={wanted} columns={columns.length + 1} />
       </WideTable>
       {!shown.length && (
         <p className="mt-3 text-sm text-muted">

@@ -1,15 +1,14 @@
-import { changeSheet, formatMeasure, type PlanReport, type Sheet, sheetNeeds, thicknessOf } from '@hosket/core';
+import { changeSheet, formatMeasure, type Sheet, type SheetNeed, thicknessOf } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { NumberField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
 
 /** Sheets of foam, counted in the shed, with what the layout takes of them. */
-export function ShedRows({ report, wanted, columns }: { report: PlanReport; wanted: string; columns: number }) {
+export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed[]; wanted: string; columns: number }) {
   const project = useProject();
   const { sheets, offcuts, currency } = project;
   const units = useView((view) => view.units);
-  const needs = sheetNeeds(project, report.stack.sheetsUsed);
   const cell = 'border-b border-line py-1 pr-2 align-top';
   const figure = `${cell} text-right`;
   const nameOf = (sheet: Sheet) =>

@@ -1,46 +1,36 @@
 import {
   formatMeasure,
-  freeId,
-  type PackOffer,
-  type PackUnit,
-  type PlanReport,
   type Purchase,
-  packUnits,
-  putPack,
-  removePack,
   type ShoppingLine,
+  type ShoppingList,
   sayBuy,
   sayKind,
   sayPurchase,
   sayQuantity,
-  sheetNeeds,
 } from '@hosket/core';
-import { Download, Plus, Printer, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { Download, Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { edit, useProject } from '../../store/projectStore.ts';
+import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { download, fileStem } from '../../ui/download.ts';
-import { ChoiceField, NumberField, NumberOrNoneField, WordsField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
-import { QuantityField } from '../../ui/QuantityField.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { PacksTable } from './PacksTable.tsx';
 
 /** What to buy, rounded up to packs, grouped by material; what else would do; packs and prices of one's own. */
-export function ShoppingPage({ report }: { report: PlanReport }) {
+export function ShoppingPage({ list }: { list: ShoppingList }) {
   const project = useProject();
   const units = useView((view) => view.units);
   const go = useNavigate();
-  const sheets = sheetNeeds(project, report.stack.sheetsUsed);
+  const { sheets, tiles, gaps } = list;
   // Colours of one material stand together.
-  const lines = report.shopping
+  const lines = list.shopping
     .filter(({ short }) => short > 1e-9)
     .sort((a, b) => a.name.localeCompare(b.name) || a.which.localeCompare(b.which));
-  const there = report.shopping.filter(({ short }) => short <= 1e-9);
+  const there = list.shopping.filter(({ short }) => short <= 1e-9);
   const saveCsv = async (semicolons: boolean) => {
     const { writeShoppingCsv } = await import('@hosket/formats');
-    const text = writeShoppingCsv(report.shopping, sheets, (line) => sayBuy(line, units), semicolons);
+    const text = writeShoppingCsv(list, (line) => sayBuy(line, units), semicolons);
     download(new Blob([`\uFEFF${text}`], { type: 'text/csv' }), `${fileStem(project.name)}-shopping.csv`);
   };
   const toBuy = sheets.filter((sheet) => sheet.toBuy > 0);
@@ -62,10 +52,20 @@ export function ShoppingPage({ report }: { report: PlanReport }) {
         to {project.stores.packs.length ? 'the cheapest packs' : 'usual packs with least left over'}. Water comes from
         the tap.
       </p>
-      {project.tiles.length > 0 && (
+      {tiles.length > 1 && (
         <p className="mb-2 text-sm">
-          For the tile that lies open, <strong>{project.tile.name}</strong>; each tile of the set has a list of its own.
+          For {tiles.length} tiles: {tiles.join(', ')}. Each is cut from what those before it leave of the shed, offcuts
+          too.
         </p>
+      )}
+      {gaps.length > 0 && (
+        <ul aria-label="Foam that no sheet is known for" className="mb-2 grid gap-1 border-l-[3px] border-plum pl-2">
+          {gaps.map(({ tile, message, remedy }) => (
+            <li key={`${tile} ${message}`} className="text-sm">
+              <strong>{tile}</strong>: {message} {remedy}
+            </li>
+          ))}
+        </ul>
       )}
       <ul aria-label="To buy" className="grid gap-1.5">
         {toBuy.map(({ sheetId, name, thicknessMm, widthMm, depthMm, needed, toBuy: count, cost }) => (
@@ -84,11 +84,13 @@ export function ShoppingPage({ report }: { report: PlanReport }) {
           <ToBuy key={`${line.material} ${line.which} ${line.unit}`} line={line} />
         ))}
       </ul>
-      {!lines.length && !toBuy.length && <p className="text-sm">Everything that is needed is in the cupboard.</p>}
+      {!lines.length && !toBuy.length && !gaps.length && (
+        <p className="text-sm">Everything that is needed is in the cupboard.</p>
+      )}
       {there.length > 0 && (
         <p className="mt-2 text-xs text-muted">In the cupboard already: {there.map(sayKind).join('; ')}.</p>
       )}
-      <PacksTable report={report} />
+      <PacksTable shopping={list.shopping} />
     </div>
   );
 }
@@ -140,167 +142,4 @@ function insteadWords(buy: Purchase, others: readonly Purchase[]): string {
   const many = others.find(({ packs, cost }) => packs > 1 && cost !== null && buy.cost !== null && cost > buy.cost);
   if (many && buy.packs === 1) return `One large pack is cheaper here than ${many.packs} small ones.`;
   return '';
-}
-
-/** The builder's own packs and prices. */
-function PacksTable({ report }: { report: PlanReport }) {
-  const { stores, currency } = useProject();
-  const change = (pack: PackOffer, next: Partial<PackOffer>) => edit((p) => putPack(p, { ...pack, ...next }));
-  const names = new Map(report.shopping.map(({ material, name }) => [material, name]));
-  const cell = 'pr-2 pb-1 align-top';
-  return (
-    <section aria-label="Packs and prices" className="mt-5">
-      <h2 className="mb-1 text-base">Packs and prices</h2>
-      {stores.packs.length > 0 && (
-        <WideTable label="Packs">
-          <thead>
-            <tr>
-              {['Material', 'Colour or grade', 'Pack', 'Unit', `Price, ${currency}`, 'Where it is sold', ''].map(
-                (head) => (
-                  <th
-                    key={head || 'actions'}
-                    scope="col"
-                    className="pr-2 pb-1 text-left text-xs font-normal text-muted"
-                  >
-                    {head || <span className="sr-only">Actions</span>}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
-          <tbody>
-            {stores.packs.map((pack) => {
-              const name = names.get(pack.material) ?? pack.material;
-              return (
-                <tr key={pack.id} aria-label={`Pack of ${name}`}>
-                  <th scope="row" className={`${cell} text-left font-normal`}>
-                    {name}
-                  </th>
-                  <td className={cell}>
-                    <WordsField
-                      hideLabel
-                      label={`Colour or grade of the pack of ${name}`}
-                      most={60}
-                      value={pack.which}
-                      onValue={(which) => change(pack, { which })}
-                    />
-                  </td>
-                  <td className={`${cell} w-24`}>
-                    <QuantityField
-                      label={`Pack of ${name} holds`}
-                      unit={pack.unit}
-                      value={pack.amount}
-                      onValue={(amount) => amount && change(pack, { amount })}
-                    />
-                  </td>
-                  <td className={cell}>
-                    <ChoiceField
-                      hideLabel
-                      label={`Unit of the pack of ${name}`}
-                      value={pack.unit}
-                      options={packUnits}
-                      onValue={(unit: PackUnit) => change(pack, { unit })}
-                    />
-                  </td>
-                  <td className={`${cell} w-24`}>
-                    <NumberField
-                      hideLabel
-                      label={`Price of the pack of ${name}`}
-                      value={pack.price ?? 0}
-                      least={0}
-                      most={1e6}
-                      onValue={(price) => change(pack, { price })}
-                    />
-                  </td>
-                  <td className={cell}>
-                    <WordsField
-                      hideLabel
-                      label={`Where the pack of ${name} is sold`}
-                      value={pack.supplier}
-                      onValue={(supplier) => change(pack, { supplier })}
-                    />
-                  </td>
-                  <td className={cell}>
-                    <Button
-                      tone="quiet"
-                      aria-label={`Forget the pack of ${name}`}
-                      onClick={() => edit((p) => removePack(p, pack.id))}
-                    >
-                      <Trash2 size={14} aria-hidden />
-                    </Button>
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </WideTable>
-      )}
-      <NewPack report={report} />
-    </section>
-  );
-}
-
-function NewPack({ report }: { report: PlanReport }) {
-  const { currency } = useProject();
-  const [key, setKey] = useState('');
-  const [amount, setAmount] = useState<number | null>(null);
-  const [price, setPrice] = useState<number | null>(null);
-  const line = report.shopping.find(({ material }) => material === key);
-  const kinds = [...new Map(report.shopping.map(({ material, name }) => [material, name]))];
-  // A pack is written in the unit that its usual packs have.
-  const unit = line?.buy?.of[0]?.offer.unit ?? line?.unit ?? 'g';
-  return (
-    <fieldset className="flex flex-wrap items-end gap-2">
-      <legend className="mb-1 text-xs text-muted">A pack as you can get it, with its price:</legend>
-      <ChoiceField
-        label="Material of the pack"
-        value={key}
-        options={[{ value: '', text: 'choose' }, ...kinds.map(([value, text]) => ({ value, text }))]}
-        onValue={setKey}
-      />
-      <div className="w-24">
-        <NumberOrNoneField
-          label="Holds"
-          unit={unit}
-          none="how much"
-          value={amount}
-          least={0.1}
-          most={1e6}
-          onValue={setAmount}
-        />
-      </div>
-      <div className="w-28">
-        <NumberOrNoneField
-          label="Price"
-          unit={currency}
-          none="no price"
-          value={price}
-          least={0}
-          most={1e6}
-          onValue={setPrice}
-        />
-      </div>
-      <Button
-        disabled={!line || !amount}
-        onClick={() => {
-          if (!line || !amount) return;
-          edit((p) =>
-            putPack(p, {
-              id: freeId('pack', p.stores.packs),
-              material: line.material,
-              which: '',
-              amount,
-              unit,
-              price,
-              supplier: '',
-            }),
-          );
-          setAmount(null);
-          setPrice(null);
-        }}
-      >
-        <Plus size={14} aria-hidden /> Note the pack
-      </Button>
-    </fieldset>
-  );
 }

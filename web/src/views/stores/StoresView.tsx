@@ -1,4 +1,4 @@
-import { type PlanReport, type Project, sheetNeeds } from '@hosket/core';
+import type { PlanReport, Project, ShoppingList } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { type StoresPage, storesPages, useView } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
@@ -9,8 +9,10 @@ import { BenchSheetPage } from './BenchSheetPage.tsx';
 import { ChecksPage } from './ChecksPage.tsx';
 import { CupboardPage } from './CupboardPage.tsx';
 import { DonePage } from './DonePage.tsx';
+import { ListFor } from './ListFor.tsx';
 import { ShoppingPage } from './ShoppingPage.tsx';
 import { StoresTakeoff } from './StoresTakeoff.tsx';
+import { useShoppingList } from './useShoppingList.ts';
 import { WeightPage } from './WeightPage.tsx';
 
 const titles: Record<StoresPage, string> = {
@@ -28,11 +30,12 @@ export function StoresView() {
   const report = usePlan((state) => state.report);
   const page = useView((view) => view.storesPage);
   const say = useSay();
+  const { list } = useShoppingList(report);
   return (
     <ViewFrame
       fills
       title="Stores"
-      answer={report ? answerOf(project, report, say.mass) : 'Working out what is needed…'}
+      answer={report ? answerOf(project, report, list, say.mass) : 'Working out what is needed…'}
       sideTitle="What it comes to"
       side={report && <StoresTakeoff report={report} />}
     >
@@ -45,10 +48,12 @@ export function StoresView() {
           onPage={(storesPage) => useView.setState({ storesPage })}
         >
           <PageOf name="cupboard">
-            <CupboardPage report={report} />
+            <ListFor />
+            {list && <CupboardPage list={list} />}
           </PageOf>
           <PageOf name="shopping">
-            <ShoppingPage report={report} />
+            <ListFor />
+            {list && <ShoppingPage list={list} />}
           </PageOf>
           <PageOf name="done">
             <DonePage report={report} />
@@ -60,6 +65,7 @@ export function StoresView() {
             <ChecksPage report={report} />
           </PageOf>
           <PageOf name="sheet">
+            <ListFor />
             <BenchSheetPage report={report} />
           </PageOf>
         </Pages>
@@ -69,22 +75,29 @@ export function StoresView() {
 }
 
 /** "10 things to buy, 34.50 EUR as far as priced; the piece weighs 1.8 kg." */
-function answerOf(project: Project, report: PlanReport, mass: (g: number) => string): string {
-  const things = report.shopping.filter(({ short }) => short > 1e-9).length;
-  const sheets = sheetNeeds(project, report.stack.sheetsUsed).filter(({ toBuy }) => toBuy > 0).length;
-  const all = things + sheets;
-  const cost = costOf(project, report);
+function answerOf(
+  { currency, tile }: Project,
+  { mass }: PlanReport,
+  list: ShoppingList | null,
+  said: (g: number) => string,
+): string {
+  const weighs = (what: string) => `${what} weighs ${said(mass.totalG.likely)}.`;
+  if (!list) return `Working out what the set needs; ${weighs(tile.name)}`;
+  const all =
+    list.shopping.filter(({ short }) => short > 1e-9).length + list.sheets.filter(({ toBuy }) => toBuy > 0).length;
+  const cost = costOf(list);
+  const set = list.tiles.length > 1;
   const buy = all ? `${all} ${all === 1 ? 'thing' : 'things'} to buy` : 'Nothing to buy';
-  return `${buy}${cost === null ? '' : `, ${cost.toFixed(2)} ${project.currency} as far as it is priced`}; the piece weighs ${mass(report.mass.totalG.likely)}.`;
+  const forAll = set ? ` for ${list.tiles.length} tiles` : '';
+  const priced = cost === null ? '' : `, ${cost.toFixed(2)} ${currency} as far as it is priced`;
+  return `${buy}${forAll}${priced}; ${weighs(set ? tile.name : 'the piece')}`;
 }
 
 /** What must be spent, as far as it is priced; null where nothing is. */
-function costOf(project: Project, report: PlanReport): number | null {
+function costOf({ shopping, sheets }: ShoppingList): number | null {
   const costs = [
-    ...report.shopping.flatMap(({ buy }) => (buy?.cost == null ? [] : [buy.cost])),
-    ...sheetNeeds(project, report.stack.sheetsUsed).flatMap(({ cost, toBuy }) =>
-      cost === null || !toBuy ? [] : [cost],
-    ),
+    ...shopping.flatMap(({ buy }) => (buy?.cost == null ? [] : [buy.cost])),
+    ...sheets.flatMap(({ cost, toBuy }) => (cost === null || !toBuy ? [] : [cost])),
   ];
   return costs.length ? costs.reduce((sum, cost) => sum + cost, 0) : null;
 }

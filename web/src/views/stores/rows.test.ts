@@ -1,4 +1,4 @@
-import { type PlanReport, type ShoppingLine, type StoreItem, startProject } from '@hosket/core';
+import { type ShoppingLine, type StoreItem, startProject } from '@hosket/core';
 import { describe, expect, it } from 'vitest';
 import { storeRows } from './rows.ts';
 
@@ -31,7 +31,7 @@ const jar = (id: string, material: string, which = ''): StoreItem => ({
   place: '',
 });
 const rows = (items: StoreItem[], ...shopping: ShoppingLine[]) =>
-  storeRows({ ...start, stores: { ...start.stores, items } }, { shopping } as unknown as PlanReport);
+  storeRows({ ...start, stores: { ...start.stores, items } }, shopping);
 
 describe('the table of stores', () => {
   it('a need without a jar, one with two, and a jar that nobody needs', () => {

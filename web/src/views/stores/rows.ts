@@ -1,12 +1,4 @@
-import {
-  catalogueOf,
-  type PackUnit,
-  type PlanReport,
-  type Project,
-  type ShoppingLine,
-  type StoreItem,
-  servesFor,
-} from '@hosket/core';
+import { catalogueOf, type PackUnit, type Project, type ShoppingLine, type StoreItem, servesFor } from '@hosket/core';
 
 /** How far a line is settled, for sorting and grouping. */
 export const states = ['to buy', 'in the cupboard', 'not needed'] as const;
@@ -26,13 +18,13 @@ export interface StoreRow {
 }
 
 /** What is needed with what there is of it, then what is in the cupboard and not needed. A need with two jars has two lines; its figures stand in the first. */
-export function storeRows(project: Project, report: PlanReport): StoreRow[] {
+export function storeRows(project: Project, shopping: readonly ShoppingLine[]): StoreRow[] {
   const catalogue = catalogueOf(project.materials);
   const nameOf = (material: string) => catalogue.material(material)?.name ?? material;
   const formOf = (material: string) => catalogue.material(material)?.form ?? 'unknown';
   const { items } = project.stores;
   const placed = new Set<string>();
-  const rows = report.shopping.flatMap((line): StoreRow[] => {
+  const rows = shopping.flatMap((line): StoreRow[] => {
     const { material, which, name, unit, short } = line;
     const shared = { material, which, name, form: formOf(material), unit, state: short > 1e-9 ? states[0] : states[1] };
     const serving = items.filter((item) => !placed.has(item.id) && servesFor(item, line, catalogue));

@@ -1,4 +1,4 @@
-import { type Project, shippedRecipes } from '@hosket/core';
+import { addTile, listOfTile, type Project, type ShoppingList, shippedRecipes, wholeList } from '@hosket/core';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
@@ -30,6 +30,11 @@ function Following({ of: Of }: { of: Page }) {
   const report = usePlan((state) => state.report);
   return report && <Of report={report} />;
 }
+/** A page of the list, for the open tile. */
+const listed =
+  (Of: (props: { list: ShoppingList }) => React.ReactNode): Page =>
+  ({ report }) => <Of list={listOfTile(projectNow(), report)} />;
+const [Cupboard, Shopping] = [listed(CupboardPage), listed(ShoppingPage)];
 const show = (page: Page) =>
   render(
     <MemoryRouter>
@@ -44,7 +49,7 @@ const items = () => projectNow().stores.items;
 
 describe('the cupboard and needs', () => {
   it('everything that is needed has a line; what is there is written where it stands', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     for (const { name } of reportNow().shopping)
       expect(screen.getAllByText(name, { exact: false }).length).toBeGreaterThan(0);
     await write('Grass glue in the cupboard', '0,25 L');
@@ -56,14 +61,14 @@ describe('the cupboard and needs', () => {
   });
 
   it('an amount that is none is kept with the reason, and nothing is stored', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     await write('Grass glue in the cupboard', 'half a jar');
     expect(screen.getByRole('alert').textContent).toContain('not a number');
     expect(items()).toEqual([]);
   });
 
   it('its place and its dates', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     await write('Grass glue in the cupboard', '10 ml');
     await write('Place of Grass glue', 'top shelf');
     expect(items()[0].place).toBe('top shelf');
@@ -72,7 +77,7 @@ describe('the cupboard and needs', () => {
   });
 
   it('paint that is no colour yet serves no need; given its colour it does', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     await userEvent.selectOptions(screen.getByLabelText('Put into the cupboard'), 'acrylic');
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));
     const black = () => reportNow().shopping.find(({ material, which }) => material === 'acrylic' && which === 'black');
@@ -82,7 +87,7 @@ describe('the cupboard and needs', () => {
   });
 
   it('how sure it is to be changes what is wanted', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     const wanted = () => reportNow().shopping.find(({ material }) => material === 'compound')?.wanted ?? 0;
     const before = wanted();
     await userEvent.selectOptions(screen.getByLabelText('Enough, times in 100'), '95');
@@ -91,13 +96,13 @@ describe('the cupboard and needs', () => {
   });
 
   it('sheets stand in the same table, and are counted there', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     await write('Dense foam, 20 mm in the shed', '0');
     expect(projectNow().sheets[0].count).toBe(0);
   });
 
   it('sorts by its heads, down and up again', async () => {
-    show(CupboardPage);
+    show(Cupboard);
     await userEvent.selectOptions(screen.getByLabelText('Grouped by'), 'nothing');
     const head = screen.getByRole('columnheader', { name: 'Material' });
     await userEvent.click(within(head).getByRole('button'));
@@ -120,7 +125,7 @@ describe('the shopping list', () => {
       .find((one) => one.textContent?.includes(name)) as HTMLElement;
 
   it('usual packs without a price, in alphabetical order', () => {
-    show(ShoppingPage);
+    show(Shopping);
     expect(line('Cellulose-plaster compound').textContent).toContain('no price');
     const names = within(screen.getByRole('list', { name: 'To buy' }))
       .getAllByRole('listitem')
@@ -129,7 +134,7 @@ describe('the shopping list', () => {
   });
 
   it('the builder’s own packs decide by price, until they are forgotten', async () => {
-    show(ShoppingPage);
+    show(Shopping);
     await note('50', '1');
     await note('1000', '30');
     const { wanted } = reportNow().shopping.find(({ material }) => material === 'compound') ?? { wanted: 0 };
@@ -160,8 +165,35 @@ describe('the shopping list', () => {
         })),
       },
     });
-    show(ShoppingPage);
+    show(Shopping);
     expect(screen.getByText('Everything that is needed is in the cupboard.')).toBeTruthy();
+  });
+});
+
+describe('the shopping list of a set', () => {
+  it('names its tiles and what no sheet is known for; nothing is said to be all there while foam is missing', () => {
+    const gaps = [{ tile: 'Ford', message: 'Piece 2-1 lies nowhere.', remedy: 'Add sheets.' }];
+    render(
+      <MemoryRouter>
+        <ShoppingPage list={{ tiles: ['Gate', 'Ford'], shopping: [], sheets: [], gaps }} />
+      </MemoryRouter>,
+    );
+    expect(screen.getByText(/^For 2 tiles: Gate, Ford\./)).toBeTruthy();
+    const missing = screen.getByRole('list', { name: 'Foam that no sheet is known for' });
+    expect(missing.textContent).toBe('Ford: Piece 2-1 lies nowhere. Add sheets.');
+    expect(screen.queryByText('Everything that is needed is in the cupboard.')).toBeNull();
+  });
+
+  it('two tiles have a board each, in the table and on the list', () => {
+    const { project } = addTile(smallProject(), false);
+    open(project);
+    const list = wholeList(project, reportNow());
+    render(
+      <MemoryRouter>
+        <CupboardPage list={list} />
+      </MemoryRouter>,
+    );
+    expect(within(screen.getByRole('row', { name: /^Fibreboard: / })).getAllByText('2').length).toBeGreaterThan(0);
   });
 });
 
