@@ -59,6 +59,47 @@ test('what is in the cupboard is left off the shopping list, what is short or pa
   expect((await textOf(await (await saved).path())).replace(/^\uFEFF/, '')).toBe(csv);
 });
 
+test('a set of tiles has one list: nothing that any tile needs is left out, and one tile alone can be asked for', async ({
+  app,
+  page,
+}) => {
+  await app.open();
+  await app.projects();
+  await page.getByRole('button', { name: 'Add Tarrow Moor' }).click();
+  await page.getByRole('button', { name: /^Tarrow Moor/ }).waitFor();
+  await app.show('Stores');
+  await app.settled();
+  await tab(page, 'Shopping list');
+  const board = buying(page).getByRole('listitem').filter({ hasText: 'Fibreboard' });
+  // Three tiles are worked out for it, one after the other.
+  await expect(board).toContainText('needed 3', { timeout: 60_000 });
+  await expect(page.getByText(/^For 3 tiles: /)).toBeVisible();
+  await expect(page.getByRole('main').locator('p').first()).toContainText('to buy for 3 tiles');
+  const grams = (text: string) => Number(/needed ([\d.]+) g/.exec(text)?.[1]);
+  const compound = buying(page).getByRole('listitem').filter({ hasText: 'Cellulose-plaster compound' });
+  const all = grams(await compound.innerText());
+  await page.getByLabel('Needs and list for').selectOption({ index: 1 });
+  await expect(board).toContainText('needed 1');
+  expect(grams(await compound.innerText())).toBeLessThan(all / 2);
+  await page.getByLabel('Needs and list for').selectOption({ index: 0 });
+  await expect(board).toContainText('needed 3');
+
+  // A jar in the cupboard counts for all of them at once, and the table speaks of all of them.
+  await tab(page, 'Cupboard and needs');
+  await put(app, 'Cellulose-plaster compound', '10 kg');
+  await tab(page, 'Shopping list');
+  await expect(compound).toHaveCount(0);
+  await expect(page.getByText(/In the cupboard already: .*Cellulose-plaster compound/)).toBeVisible();
+  const file = await app.exportFile('Tarrow Moor');
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'As CSV' }).click();
+  expect((await textOf(await (await saved).path())).replace(/^\uFEFF/, '')).toBe(commandLine('shopping', file));
+  await page.getByRole('button', { name: 'Print it' }).click();
+  const printed = page.getByRole('list', { name: 'Shopping list' });
+  await expect(printed.getByRole('listitem').filter({ hasText: 'Fibreboard' })).toContainText('3');
+  await expect(page.getByRole('main')).toContainText('For the whole set: ');
+});
+
 test('packs with prices: two small tubs are cheaper than a large one, and the cost follows', async ({ app, page }) => {
   await inStores(app);
   await tab(page, 'Shopping list');

@@ -190,6 +190,15 @@ describe('hosket sheet and hosket shopping', () => {
     expect(hosket('shopping', demo, '--semicolons').stdout).toMatch(/^Cellulose-plaster compound;;g;\d+,\d+;/m);
   });
 
+  it('for a set: one list for all its tiles, with plan, shopping and the bench sheet alike', () => {
+    const moor = join(root, 'samples/tarrow-moor.hosket.json');
+    const csv = hosket('shopping', moor).stdout;
+    expect(csv).toMatch(/^Fibreboard,6 mm,each,3,3,0,3,3,/m);
+    const text = hosket('plan', moor).stdout;
+    expect(text).toContain('Shopping list for 3 tiles, 80 times in 100 enough');
+    expect(text).toMatch(/Fibreboard: 6 mm +3 +3 /);
+  });
+
   it('what the builder overruled is said with his reason, and stops nothing', () => {
     const wrong = {
       ...project,
