@@ -36,7 +36,7 @@ export function StoresView() {
       fills
       title="Stores"
       answer={report ? answerOf(project, report, list, say.mass) : 'Working out what is needed…'}
-      sideTitle="What it comes to"
+      sideTitle={project.tiles.length ? `What ${project.tile.name} comes to` : 'What it comes to'}
       side={report && <StoresTakeoff report={report} />}
     >
       {report && (
