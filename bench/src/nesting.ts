@@ -123,8 +123,9 @@ const problemOf = (
   pieces: readonly Polygon[],
   turns: (outline: Ring) => number[],
   beds: readonly Ring[],
+  anyTurn = false,
 ): NestProblem => ({
-  pieces: pieces.map((outline, k) => ({ id: `${k}`, outline, turns: turns(outline.outer) })),
+  pieces: pieces.map((outline, k) => ({ id: `${k}`, outline, turns: turns(outline.outer), anyTurn })),
   beds: beds.map((outline, k) => ({ id: `${k + 1}`, outline, kind: 'sheet' })),
   gapMm: 0,
   marginMm: 0,
@@ -144,10 +145,10 @@ for (const name of ['harl-quarry', 'vessa-terraces', 'tarrow-moor'].filter((each
       const pieces = layersOf(name, thicknessMm, kind);
       const boxes = boxesReach(pieces);
       const strip = bed(Math.max(500, boxes * 1.5), STRIP_MM);
-      const found = await searched(problemOf(pieces, freely, [strip]), SAMPLE_SECONDS);
+      const found = await searched(problemOf(pieces, freely, [strip], true), SAMPLE_SECONDS);
       const sheetsOfBoxes = boxesIn(pieces, SHEET.widthMm, SHEET.depthMm);
       const sheets = Array.from({ length: sheetsOfBoxes }, () => bed(SHEET.widthMm, SHEET.depthMm));
-      const onSheets = await searched(problemOf(pieces, freely, sheets), SHEET_SECONDS);
+      const onSheets = await searched(problemOf(pieces, freely, sheets, true), SHEET_SECONDS);
       const gain = boxes / found.reachMm;
       ratios.push(gain);
       rows.push({

@@ -162,7 +162,8 @@ function layJob(
   const problem: NestProblem = {
     pieces: pieces.map((piece) => {
       const outline = cutLineOf(project, piece.outline);
-      return { id: piece.id, outline, turns: turnsOf(outline.outer, turning, FREE_TURNS, rooms) };
+      const turns = turnsOf(outline.outer, turning, FREE_TURNS, rooms);
+      return { id: piece.id, outline, turns, anyTurn: turning.kind === 'free' };
     }),
     beds: beds.map(({ id: bed, outline, kind }) => ({ id: bed, outline, kind })),
     gapMm: cutting.gapMm,

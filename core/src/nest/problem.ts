@@ -16,6 +16,8 @@ export interface NestPiece {
   id: string;
   outline: Polygon;
   turns: readonly number[];
+  /** It may be laid at any other turn as well. */
+  anyTurn?: boolean;
 }
 
 /** What pieces are laid on: one sheet or offcut. Those that come first are filled first. */

@@ -20,7 +20,12 @@ const problemOf = (
   turning: Turning = { kind: 'steps', degrees: 90 },
   more: Partial<NestProblem> = {},
 ): NestProblem => ({
-  pieces: outlines.map((outline, k) => ({ id: `${k}`, outline, turns: turnsOf(outline.outer, turning, 8) })),
+  pieces: outlines.map((outline, k) => ({
+    id: `${k}`,
+    outline,
+    turns: turnsOf(outline.outer, turning, 8),
+    anyTurn: turning.kind === 'free',
+  })),
   beds,
   gapMm: 0,
   marginMm: 0,

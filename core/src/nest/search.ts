@@ -1,5 +1,6 @@
 import { uniformFrom } from '../units/index.ts';
 import { layInOrder, type Order } from './bottomLeft.ts';
+import { press } from './press.ts';
 import { type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
 import { compareScores, type Score, scoreOf, scorePlaced, weightOf } from './score.ts';
 import { settle } from './settle.ts';
@@ -25,6 +26,9 @@ export interface Search {
 /** Packings in the first orders, by size; then as many by chance before overlaps are untangled. */
 const PACKINGS_EACH = 4;
 const MOST_PACKINGS = 100;
+/** When so many steps have led no further, the layout is pressed; if it reaches no more than this share farther than the best. */
+const QUIET_STEPS = 400;
+const WORTH_PRESSING = 1.03;
 
 export function createSearch(problem: NestProblem, seed: number, cellMm?: number): Search {
   const prepared = prepare(problem, cellMm);
@@ -34,30 +38,51 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   const first = firstOrders(prepared);
   const laid = layInOrder(maps, first[0]);
   let best = { spots: laid, score: scoreOf(prepared, laid) };
+  /** The best since the search began anew, and whether it is pressed already. */
+  let local = { ...best, pressed: false };
+  let quiet = 0;
   let layout: Layout | null = null;
   let fresh = true;
   const offer = (offered: readonly (Spot | null)[]): Score => {
     const score = scoreOf(prepared, offered);
+    if (compareScores(score, local.score) < 0) {
+      local = { spots: [...offered], score, pressed: false };
+      quiet = 0;
+    }
     if (compareScores(score, best.score) < 0) {
       best = { spots: [...offered], score };
       fresh = true;
     }
     return score;
   };
+  const take = (next: Layout): void => {
+    if (!layout || compareScores(next.score, layout.score) < 0) layout = next;
+  };
   const bestLaid = (): Layout => {
-    if (fresh) {
-      // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
-      const next = settled(prepared, best.spots);
-      if (!layout || compareScores(next.score, layout.score) < 0) layout = next;
-      fresh = false;
-    }
+    // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
+    if (fresh) take(settled(prepared, best.spots));
+    fresh = false;
     return layout as Layout;
   };
+  function* pressing(): Generator<undefined> {
+    if (local.pressed || !worthPressing(local.score, best.score)) return;
+    local.pressed = true;
+    const { placed, leftOver } = settled(prepared, local.spots);
+    const pressed = yield* press(prepared, placed);
+    if (pressed) take({ placed: pressed, leftOver, score: scorePlaced(problem, pressed) });
+  }
   const run = (function* () {
     yield* anneal(maps, first, chance, offer);
     // The best of these is squeezed until that leads no further; then others, begun by chance.
-    for (let from = best.spots; ; from = layInOrder(maps, byChance(prepared, chance)))
-      yield* squeeze(maps, from, chance, offer);
+    for (let from = best.spots; ; from = layInOrder(maps, byChance(prepared, chance))) {
+      for (const _ of squeeze(maps, from, chance, offer)) {
+        yield;
+        if (++quiet === QUIET_STEPS) yield* pressing();
+      }
+      yield* pressing();
+      local = { spots: [], score: NOTHING_YET, pressed: true };
+      quiet = 0;
+    }
   })();
   return {
     step: () => {
@@ -68,6 +93,16 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
     tries: () => tries,
   };
 }
+
+/** Worse than any layout. */
+const NOTHING_YET: Score = { leftOverMm2: Number.POSITIVE_INFINITY, bought: 0, sheets: 0, reachMm: 0, offcuts: 0 };
+
+/** Whether a layout may come out best once it is pressed: it takes the same sheets and reaches little farther. */
+const worthPressing = (score: Score, best: Score): boolean =>
+  score.leftOverMm2 === best.leftOverMm2 &&
+  score.bought === best.bought &&
+  score.sheets === best.sheets &&
+  score.reachMm <= best.reachMm * WORTH_PRESSING;
 
 /** Orders that usually pack well: by area, by the longer side of the box, by height; each piece at the turn that is least wide. */
 function firstOrders({ variants, areas }: Prepared): Order[] {
