@@ -1,4 +1,4 @@
-import { boundsOf, meetRings, ringArea } from '../geometry/index.ts';
+import { meetRings, ringArea } from '../geometry/index.ts';
 import { type Body, bodyOf, type Contact, contactsOf, lie, NEAR_MM, placeOf, type Walls } from './bodies.ts';
 import type { Placed, Prepared } from './problem.ts';
 
@@ -115,7 +115,7 @@ const NOTHING_MM2 = 0.005;
 function sound(bodies: readonly Body[]): boolean {
   return bodies.every((a, k) =>
     bodies.slice(0, k).every((b) => {
-      const [p, q] = [boundsOf(a.rings[0]), boundsOf(b.rings[0])];
+      const [p, q] = [a.box, b.box];
       if (p[0] > q[2] || q[0] > p[2] || p[1] > q[3] || q[1] > p[3]) return true;
       return meetRings(a.rings, b.rings).reduce((sum, ring) => sum + ringArea(ring), 0) < NOTHING_MM2;
     }),

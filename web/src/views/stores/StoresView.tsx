@@ -76,7 +76,7 @@ export function StoresView() {
 
 /** "10 things to buy, 34.50 EUR as far as priced; the piece weighs 1.8 kg." */
 function answerOf(
-  { currency, tile }: Project,
+  { currency, tile, tiles }: Project,
   { mass }: PlanReport,
   list: ShoppingList | null,
   said: (g: number) => string,
@@ -86,11 +86,10 @@ function answerOf(
   const all =
     list.shopping.filter(({ short }) => short > 1e-9).length + list.sheets.filter(({ toBuy }) => toBuy > 0).length;
   const cost = costOf(list);
-  const set = list.tiles.length > 1;
   const buy = all ? `${all} ${all === 1 ? 'thing' : 'things'} to buy` : 'Nothing to buy';
-  const forAll = set ? ` for ${list.tiles.length} tiles` : '';
+  const forAll = list.tiles.length > 1 ? ` for ${list.tiles.length} tiles` : '';
   const priced = cost === null ? '' : `, ${cost.toFixed(2)} ${currency} as far as it is priced`;
-  return `${buy}${forAll}${priced}; ${weighs(set ? tile.name : 'the piece')}`;
+  return `${buy}${forAll}${priced}; ${weighs(tiles.length ? tile.name : 'the piece')}`;
 }
 
 /** What must be spent, as far as it is priced; null where nothing is. */
