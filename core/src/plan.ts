@@ -125,7 +125,13 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     const names = itemsOf(project).map(({ id, name }) => [id, name]);
     const coversKey = project.sheets.map(({ limit }) => limit);
     const stackLand = yield* memory.exact('stack ground', [targetKey, areasKey, coversKey, names], () =>
-      stackGround(project, land, wanted, map, levelPlaces([...marks, ...landforms], land.built, wanted.grid, map)),
+      stackGround(
+        project,
+        land,
+        wanted,
+        map,
+        levelPlaces([...marks, ...landforms], land.built, land.grid, wanted.grid, map),
+      ),
     );
     const stockKey = JSON.stringify([
       project.sheets,

@@ -174,16 +174,17 @@ describe('the rule between and beyond lines', () => {
     }
   });
 
-  it('beyond the last line goes on the way it came, by less than one interval', () => {
+  it('beyond the last line goes on the way it came: down to the board, and over a summit by less than one interval', () => {
     const ground = solve(
       200,
       200,
       [20, 30, 40].map((h) => circle(100, 100, 110 - 2 * h, h)),
     );
-    expect(heightAt(ground.grid, 100, 100)).toBeGreaterThan(41);
-    expect(heightAt(ground.grid, 100, 100)).toBeLessThanOrEqual(50);
-    expect(heightAt(ground.grid, 5, 5)).toBeLessThan(19);
-    expect(heightAt(ground.grid, 5, 5)).toBeGreaterThanOrEqual(10);
+    expect(heightAt(ground.grid, 100, 100)).toBeGreaterThan(43);
+    expect(heightAt(ground.grid, 100, 100)).toBeLessThan(50);
+    // A slope of a half from 20 mm at 70 mm from the middle, easing a little: the board is about 40 mm further out. Observed 11.1.
+    expect(Math.abs(heightAt(ground.grid, 100, 10) - 10.5)).toBeLessThan(1);
+    expect(heightAt(ground.grid, 5, 5)).toBe(0);
   });
 
   it('nothing drawn is a bare board; a foot line at 0 leaves it bare outside', () => {

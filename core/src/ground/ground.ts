@@ -18,13 +18,15 @@ import {
   type Terrain,
   type Tile,
 } from '../project/index.ts';
-import { type Bounds, boundsOfLines } from './bounds.ts';
 import { keepEdges } from './edges.ts';
 import { type Built, buildLandforms, buildOnto } from './forms/compose.ts';
+import { guessedNodes, guessRead } from './guess.ts';
 import { pinsOf } from './lattice.ts';
+import { type Regions, regionsOf } from './regions.ts';
 import { resolveNear } from './resolve.ts';
-import { changedBox, type ShapeLine, shapeLines } from './shapeLines.ts';
-import { solveGround } from './solve.ts';
+import { roundedOver } from './rounding.ts';
+import { changedBox, reachingOut, type ShapeLine, shapeLines } from './shapeLines.ts';
+import { type Surface, solveGround } from './solve.ts';
 import { bentToLines, terrainOver } from './terrain.ts';
 
 /** The finished ground over the base, with what later stages measure on it. */
@@ -39,6 +41,10 @@ export interface Ground {
   highestMm: number;
   /** What each landform did, in the order of building. */
   built: Built[];
+  /** 1 for nodes of which nothing says how high they are; null where all is said. */
+  guessed: Uint8Array | null;
+  /** The share of the base that is guessed, 0 to 1, and the middle of the largest guess. */
+  guess: { share: number; at: readonly [number, number] } | null;
 }
 
 /** Above this many nodes the cell grows, so that a very large base stays workable; below that many it shrinks. */
@@ -54,7 +60,12 @@ export function chooseCellMm(widthMm: number, depthMm: number): number {
 }
 
 /** Measures a field of heights as the ground of a base. */
-export function measureGround(outline: Ring, grid: Grid, built: Built[] = []): Ground {
+export function measureGround(
+  outline: Ring,
+  grid: Grid,
+  built: Built[] = [],
+  guessed: Uint8Array | null = null,
+): Ground {
   const coverage = coverageOf(grid, outline);
   let highestMm = 0;
   for (let n = 0; n < grid.values.length; n++) if (grid.values[n] > highestMm) highestMm = grid.values[n];
@@ -66,6 +77,7 @@ export function measureGround(outline: Ring, grid: Grid, built: Built[] = []): G
     volumeMl: volumeUnder(grid, coverage) / 1000,
     highestMm,
     built,
+    ...guessRead(outline, grid, guessed),
   };
 }
 
@@ -73,7 +85,8 @@ export function measureGround(outline: Ring, grid: Grid, built: Built[] = []): G
 export interface Solved {
   grid: Grid;
   lines: readonly ShapeLine[];
-  bounds: Bounds | null;
+  /** The surface as it was solved, before it is rounded over, and the regions it falls into; null where no line is. */
+  free: { surface: Surface; regions: Regions } | null;
   /** Taken up from an earlier one after a change, and so not quite at rest. */
   near: boolean;
   /** The grid of heights under the lines, where there is one. */
@@ -105,7 +118,7 @@ export function* solvedOf(
 ): Generator<undefined, Solved> {
   const { widthMm, depthMm } = baseSize(base);
   const lattice = gridOver(widthMm, depthMm, cellMm);
-  const lines = shapeLines(marks, landforms);
+  const lines = reachingOut(shapeLines(marks, landforms), baseOutline(base));
   const sameLattice =
     before &&
     sameTerrain(before.terrain, terrain) &&
@@ -116,26 +129,28 @@ export function* solvedOf(
     if (sameLattice && changedBox(before.lines, lines) === null) return before;
     const land = terrainOver(lattice, terrain, widthMm, depthMm);
     const bent = lines.length ? bentToLines(land, lines, terrain.reachMm) : land;
-    return { grid: bent, lines, bounds: null, near: false, terrain };
+    return { grid: bent, lines, free: null, near: false, terrain };
   }
-  if (!lines.length) return { grid: lattice, lines, bounds: null, near: false, terrain };
+  if (!lines.length) return { grid: lattice, lines, free: null, near: false, terrain };
   const box = sameLattice && before.lines.length ? changedBox(before.lines, lines) : undefined;
   if (before && box === null && (!before.near || quick)) return before;
   const pins = pinsOf(lattice, lines);
-  const bounds = boundsOfLines(lattice, lines, pins);
+  const regions = regionsOf(lattice, lines, pins);
   // A line more or less can change the ground far and wide.
-  const near = quick && !!box && before?.bounds != null && before.lines.length === lines.length;
-  const values =
-    near && before.bounds
-      ? yield* resolveNear({ grid: before.grid, bounds: before.bounds }, lines, pins, bounds, box)
-      : yield* solveGround(lattice, lines, pins, bounds);
-  return { grid: withValues(lattice, values), lines, bounds, near, terrain };
+  const near = quick && !!box && before?.free != null && before.lines.length === lines.length;
+  const surface =
+    near && before.free
+      ? yield* resolveNear({ grid: before.grid, ...before.free }, lines, pins, regions, box)
+      : yield* solveGround(lattice, lines, pins, regions);
+  const grid = withValues(lattice, roundedOver(surface.z, regions));
+  return { grid, lines, free: { surface, regions }, near, terrain };
 }
 
 /** The landforms built onto the solved ground, heights alone: what follows a pointer. Never below the top of the baseboard. */
 export function shapedOn({ base, landforms, tile, profiles = [] }: Drawn, solved: Solved): Grid {
   const grid = withValues(solved.grid, solved.grid.values.slice());
-  for (const form of landforms) buildOnto(grid, form);
+  const edge = baseOutline(base);
+  for (const form of landforms) buildOnto(grid, form, edge);
   if (tile) keepEdges(grid, base, tile, profiles);
   return grid;
 }
@@ -146,7 +161,7 @@ export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefin
   const outline = baseOutline(drawn.base);
   const built = yield* buildLandforms(grid, drawn.landforms, outline);
   if (drawn.tile) keepEdges(grid, drawn.base, drawn.tile, drawn.profiles ?? []);
-  return measureGround(outline, grid, built);
+  return measureGround(outline, grid, built, guessedNodes(solved, grid));
 }
 
 /** The ground that a project describes, worked out from nothing. */

@@ -86,7 +86,24 @@ export function pinsOf(grid: Grid, lines: readonly ShapeLine[]): Pins {
       }
   };
 
-  lines.forEach(({ points, closed, heights: ends }, owner) => {
+  /** The edges that a straight bit crosses are blocked, without a pin. */
+  const blockStretch = (from: Point, to: Point) => {
+    const [u0, v0] = toCells(from);
+    const [u1, v1] = toCells(to);
+    if (u0 !== u1)
+      for (let i = Math.max(0, Math.ceil(Math.min(u0, u1))); i <= Math.min(columns - 1, Math.max(u0, u1)); i++) {
+        const v = v0 + ((i - u0) / (u1 - u0)) * (v1 - v0);
+        if (v >= 0 && v <= rows - 1) blocked[Math.min(Math.floor(v), rows - 2) * columns + i] |= 2;
+      }
+    if (v0 !== v1)
+      for (let j = Math.max(0, Math.ceil(Math.min(v0, v1))); j <= Math.min(rows - 1, Math.max(v0, v1)); j++) {
+        const u = u0 + ((j - v0) / (v1 - v0)) * (u1 - u0);
+        if (u >= 0 && u <= columns - 1) blocked[j * columns + Math.min(Math.floor(u), columns - 2)] |= 1;
+      }
+  };
+
+  lines.forEach(({ points, closed, heights: ends, beyond }, owner) => {
+    for (const [from, to] of beyond) blockStretch(from, to);
     const [from, to] = ends ?? [0, 0];
     const last = points.length - 1;
     if (ends && !closed) {
@@ -123,6 +140,8 @@ export function foldedPins(pins: Pins, flat: Uint8Array, columns: number, folds:
   const weights = pins.weights.slice();
   for (let p = 0; p < nodes.length; p += 4) {
     if (weights[p + 2] !== 0 || weights[p + 3] !== 0 || !folds(pins.marks[p / 4])) continue;
+    // Dropped, or carried on already.
+    if (weights[p] + weights[p + 1] === 0 || weights[p] < 0 || weights[p + 1] < 0) continue;
     const [a, b] = [nodes[p], nodes[p + 1]];
     if (flat[a] === flat[b]) continue;
     const [near, back] = flat[a] ? [b, weights[p]] : [a, weights[p + 1]];
@@ -135,4 +154,91 @@ export function foldedPins(pins: Pins, flat: Uint8Array, columns: number, folds:
     weights[p + 1] = -back;
   }
   return { ...pins, nodes, weights };
+}
+
+const edgeKey = (a: number, b: number) => 2 * a + (b === a + 1 ? 0 : 1);
+
+/** Where lines cross each lattice edge: the pin nearest to the node it begins at and the one nearest to the node it ends at. */
+export function edgeEnds(pins: Pins): (a: number, b: number) => { first: number; last: number } | undefined {
+  const ends = new Map<number, { first: number; last: number }>();
+  for (let k = 0; k < pins.heights.length; k++) {
+    const loose = pins.weights[4 * k + 2] !== 0 || pins.weights[4 * k + 3] !== 0;
+    if (loose || pins.nodes[4 * k] === pins.nodes[4 * k + 1]) continue;
+    const key = edgeKey(pins.nodes[4 * k], pins.nodes[4 * k + 1]);
+    const end = ends.get(key);
+    const t = pins.weights[4 * k + 1];
+    if (!end) ends.set(key, { first: k, last: k });
+    else {
+      if (t < pins.weights[4 * end.first + 1]) end.first = k;
+      if (t > pins.weights[4 * end.last + 1]) end.last = k;
+    }
+  }
+  return (a, b) => ends.get(edgeKey(a, b));
+}
+
+/**
+ * The same pins where lines lie nearer to one another than cells, which no straight edge can follow. A node between two lines of different
+ * heights that cross opposite edges of it lies evenly between them. Where several lines cross one edge, or its other node is such a one, a
+ * line says only how the ground at a node is carried on straight to it. Exact on a plane.
+ */
+export function crowdedPins(pins: Pins, columns: number): Pins {
+  const endsOf = edgeEnds(pins);
+  const count = pins.blocked.length;
+  const onEdge = (a: number, b: number) =>
+    a >= 0 && b < count && (b !== a + 1 || b % columns !== 0) ? endsOf(a, b) : undefined;
+  /** The nearest line on the way from a node to its neighbour: how far away, in edges, and its height. */
+  const towards = (n: number, step: number): [number, number] | null => {
+    const ends = step > 0 ? onEdge(n, n + step) : onEdge(n + step, n);
+    if (!ends) return null;
+    const k = step > 0 ? ends.first : ends.last;
+    return [pins.weights[4 * k + (step > 0 ? 1 : 0)], pins.heights[k]];
+  };
+  const between = (n: number, step: number): number | null => {
+    const [back, on] = [towards(n, -step), towards(n, step)];
+    if (!back || !on || back[1] === on[1]) return null;
+    const whole = back[0] + on[0];
+    return whole > 0 ? back[1] + (back[0] / whole) * (on[1] - back[1]) : (back[1] + on[1]) / 2;
+  };
+  const squeezed = new Map<number, number>();
+  for (const n of new Set(pins.nodes)) {
+    const [across, away] = [between(n, 1), between(n, columns)];
+    if (across !== null || away !== null)
+      squeezed.set(n, across === null ? (away ?? 0) : away === null ? across : (across + away) / 2);
+  }
+  const nodes = [...pins.nodes];
+  const weights = [...pins.weights];
+  const heights = [...pins.heights];
+  const marks = [...pins.marks];
+  /** The pin made to speak for one node of its edge only, `by` of an edge away from it. */
+  const sided = (k: number, near: number, other: number, by: number) => {
+    const far = 2 * near - other;
+    const free = far >= 0 && far < count && (Math.abs(far - near) !== 1 || Math.max(far, near) % columns !== 0);
+    const carried = free && !towards(near, near - other);
+    const four = carried ? [near, far, near, near] : [near, near, near, near];
+    const shares = carried ? [1 + by, -by, 0, 0] : [1, 0, 0, 0];
+    for (let s = 0; s < 4; s++) [nodes[4 * k + s], weights[4 * k + s]] = [four[s], shares[s]];
+  };
+  for (let k = 0; k < pins.heights.length; k++) {
+    const [a, b] = [pins.nodes[4 * k], pins.nodes[4 * k + 1]];
+    if (a === b || pins.weights[4 * k + 2] !== 0 || pins.weights[4 * k + 3] !== 0) continue;
+    const ends = endsOf(a, b);
+    if (!ends) continue;
+    const apart = pins.heights[ends.first] !== pins.heights[ends.last];
+    if (k === ends.first && !squeezed.has(a) && (apart || squeezed.has(b))) sided(k, a, b, pins.weights[4 * k + 1]);
+    else if (k === ends.last && !squeezed.has(b) && (apart || squeezed.has(a))) sided(k, b, a, pins.weights[4 * k]);
+    else if (apart || squeezed.has(a) || squeezed.has(b)) weights.fill(0, 4 * k, 4 * k + 4);
+  }
+  for (const [n, height] of squeezed) {
+    nodes.push(n, n, n, n);
+    weights.push(1, 0, 0, 0);
+    heights.push(height);
+    marks.push(-1);
+  }
+  return {
+    ...pins,
+    nodes: Int32Array.from(nodes),
+    weights: Float64Array.from(weights),
+    heights: Float64Array.from(heights),
+    marks: Int32Array.from(marks),
+  };
 }

@@ -1,42 +1,42 @@
-import { applyStiffness, plainStretches, type Stiffness, sweep } from './stiffness.ts';
+import { type Factor, solveBy } from './cholesky.ts';
+import { applyStiffness, type Stiffness, sweep, sweepPairs } from './stiffness.ts';
 
 /** One lattice of the stack, finest first, each of twice the cell of the one before: its stiffness, its held nodes and room to work in. */
 export interface Level {
   stiffness: Stiffness;
   /** 1 for nodes that do not move. */
   held: Uint8Array;
-  /** The stretches swept as one under these holds. */
-  stretches: Int32Array;
   /** What is asked for, and the answer. */
   wanted: Float64Array;
   change: Float64Array;
   rest: Float64Array;
+  /** The coarsest lattice is solved outright. */
+  factor: Factor | null;
 }
 
 /** Sweeps before and after the visit to the coarser lattice. */
 const SWEEPS = 2;
-/** Sweeps there and back on the coarsest lattice, which is all but solved by them. */
-const COARSEST_SWEEPS = 12;
 
 /**
  * One visit to all coarser lattices (a V-cycle): `change` of the level becomes a near answer to stiffness x change = wanted. Sweeps after
  * go the other way than sweeps before, so that the whole is symmetric, as conjugate gradients need it.
  */
 function visit(levels: readonly Level[], k: number): void {
-  const { stiffness, held, stretches, wanted, change, rest } = levels[k];
-  change.fill(0);
-  const coarsest = k === levels.length - 1;
-  for (let s = 0; s < (coarsest ? COARSEST_SWEEPS : SWEEPS); s++) {
-    sweep(stiffness, held, stretches, change, wanted, false);
-    if (coarsest) sweep(stiffness, held, stretches, change, wanted, true);
+  const { stiffness, held, wanted, change, rest, factor } = levels[k];
+  if (factor) {
+    solveBy(factor, wanted, change);
+    return;
   }
-  if (coarsest) return;
+  change.fill(0);
+  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, change, wanted, false);
+  sweepPairs(stiffness, change, wanted, false);
   applyStiffness(stiffness, change, rest);
   for (let n = 0; n < rest.length; n++) rest[n] = held[n] ? 0 : wanted[n] - rest[n];
   gather(rest, stiffness, levels[k + 1]);
   visit(levels, k + 1);
   spread(levels[k + 1], stiffness, change, held);
-  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, held, stretches, change, wanted, true);
+  sweepPairs(stiffness, change, wanted, true);
+  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, change, wanted, true);
 }
 
 /**
@@ -105,7 +105,7 @@ export function* settle(
 ): Generator<undefined, void> {
   const { stiffness, wanted, change } = levels[0];
   const { rest, direction, image } = room;
-  for (const level of levels) level.stretches = plainStretches(level.stiffness, level.held);
+  image.fill(0);
   applyStiffness(stiffness, z, image);
   for (let n = 0; n < z.length; n++) rest[n] = stiffness.force[n] - image[n];
   direction.fill(0);
@@ -113,8 +113,10 @@ export function* settle(
   for (let step = 0; step < most; step++) {
     wanted.set(rest);
     visit(levels, 0);
-    if (furthest(change) < nearMm) return;
-    // Held nodes never change, so that what their rows ask for drops out of both products.
+    if (furthest(change) < nearMm) {
+      (globalThis as any).STEPS?.push(`${z.length}:${step}`);
+      return;
+    }
     const now = product(rest, change);
     if (!(now > 0)) return;
     turn(direction, change, step === 0 ? 0 : now / before);

@@ -1,4 +1,4 @@
-import { offsetLine, type Ring } from '../geometry/index.ts';
+import { boundsOf, insideRing, offsetLine, type Point, type Ring } from '../geometry/index.ts';
 import { type Item, isClosed, type Landform, type Mark, runOf } from '../project/index.ts';
 
 /** A line or spot as the solver knows it. */
@@ -14,12 +14,14 @@ export interface ShapeLine {
   fold: boolean;
   /** A line across which the ground may jump, and its heights at left and right of the way it is drawn. */
   sides: { left: number | null; right: number | null } | null;
+  /** Where an end reaches the base's edge, the way it would go on: it parts the ground there too, without a height. */
+  beyond: readonly (readonly [Point, Point])[];
 }
 
 /** A cliff whose foot lies nearer to its top edge than this is drawn as a jump, mm. */
 const JUMP_MM = 1;
 
-const plain = { closed: false, level: false, fold: false, sides: null };
+const plain = { closed: false, level: false, fold: false, sides: null, beyond: [] };
 
 /** What shapes the solved ground: all marks, and the cliffs among the landforms. */
 export function shapeLines(marks: readonly Mark[], landforms: readonly Landform[]): ShapeLine[] {
@@ -63,6 +65,33 @@ function linesOf(item: Item): ShapeLine[] {
     default:
       return [];
   }
+}
+
+/** An end this near to the base's edge was drawn to it, mm. */
+const TO_EDGE_MM = 3;
+
+/** Lines with what lies beyond those ends that reach the base's edge, or stop just short of it. */
+export function reachingOut(lines: readonly ShapeLine[], edge: Ring): ShapeLine[] {
+  const [x0, y0, x1, y1] = boundsOf(edge);
+  const far = x1 - x0 + y1 - y0;
+  return lines.map((line) => {
+    const { points, closed } = line;
+    const last = points.length - 1;
+    if (closed || last < 1) return line;
+    const ends: [Point, Point][] = [
+      [points[0], points[1]],
+      [points[last], points[last - 1]],
+    ];
+    const beyond = ends.flatMap(([end, next]): [Point, Point][] => {
+      const length = Math.hypot(end[0] - next[0], end[1] - next[1]) || 1;
+      const on = (mm: number): Point => [
+        end[0] + ((end[0] - next[0]) * mm) / length,
+        end[1] + ((end[1] - next[1]) * mm) / length,
+      ];
+      return insideRing(edge, ...on(TO_EDGE_MM)) ? [] : [[end, on(far)]];
+    });
+    return beyond.length ? { ...line, beyond } : line;
+  });
 }
 
 /** The box round lines that are in one list and not in the other: where an edit changed something. Null when nothing did. */

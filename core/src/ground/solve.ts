@@ -1,81 +1,120 @@
 import type { Grid } from '../geometry/index.ts';
-import type { Bounds } from './bounds.ts';
 import type { Pins } from './lattice.ts';
 import { roomFor, settle } from './multigrid.ts';
-import { changeHolds, holdAsBefore, holdAtBounds, thinHolds } from './pressing.ts';
+import type { Regions, Rule } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
-import { clamp, refined, type Storey, storeysOf } from './storeys.ts';
+import { holdStill, levelsOf, refined, type Storey, storeysOf } from './storeys.ts';
 
 /** A lattice has come to rest when its nodes are nearer than this to where they belong, mm. */
-const REST_MM = 0.05;
-/**
- * The most steps in each round, by the nodes of the lattice: after every round what has left its bounds is put back and held, and what
- * no longer presses is let go. Rounds cost little on coarse lattices, and there most of what is held is found.
- */
-const STEPS: readonly { fromNodes: number; rounds: readonly number[] }[] = [
-  { fromNodes: 90_000, rounds: [4, 2] },
-  { fromNodes: 30_000, rounds: [6, 4] },
-  { fromNodes: 8_000, rounds: [8, 4, 4] },
-  { fromNodes: 2_000, rounds: new Array<number>(6).fill(8) },
-  { fromNodes: 0, rounds: new Array<number>(10).fill(8) },
+const REST_MM = 0.003;
+/** The most steps to rest: far more than are ever needed, so that bad luck ends. */
+const MOST_STEPS = 60;
+/** Ground between lines may pass their heights by less than this, mm. */
+export const SLACK_MM = 0.1;
+/** The first length over which a region that passes its lines is made to bend, mm; halved until it no longer does, or is as good as straight. */
+const FIRST_LENGTH_MM = 64;
+const LEAST_LENGTH_MM = 1;
+/** How often a lattice is drawn straighter, by its nodes: most is found on coarse ones. */
+const ROUNDS: readonly { fromNodes: number; rounds: number }[] = [
+  { fromNodes: 60_000, rounds: 1 },
+  { fromNodes: 15_000, rounds: 2 },
+  { fromNodes: 5_000, rounds: 4 },
+  { fromNodes: 1_500, rounds: 7 },
+  { fromNodes: 0, rounds: 0 },
 ];
-/** The same for a ground that was at rest before a small change: a coarse one follows a pointer and has no time to lose. */
-const stepsAfter = (nodes: number): readonly number[] => (nodes < 4_000 ? [2, 1] : [4, 2]);
+/** A ground that was at rest before a small change: a coarse one follows a pointer and has no time to lose. */
+const stepsAfter = (nodes: number): number => (nodes < 4_000 ? 3 : 6);
+
+/** A solved surface, before it is rounded over; and how straight each region is drawn. */
+export interface Surface {
+  z: Float64Array;
+  /** Over which length each region bends, mm; infinite where it bends as it likes. */
+  bendLengthMm: Float64Array;
+}
 
 /**
- * The surface of least bending (with a little tension) through all lines and spots, kept within the given bounds.
- * Solved on lattices from coarse to fine, each starting from the last; on each by conjugate gradients over the nodes that are free to
- * move, led by the coarser lattices. A generator: it yields between pieces of work, so that a caller can give up an older run.
+ * The surface of least bending through all lines and spots. Where it would pass the heights of the lines that border a region, that region
+ * is drawn straighter (tension beside bending, over a length that is halved until it does no longer): a plate turns into a membrane, which
+ * never passes its rim. Solved on lattices from coarse to fine, each starting from the last; on each by conjugate gradients over the nodes
+ * that are free to move, led by the coarser lattices. A generator: it yields between pieces of work, so that a caller can give up an older
+ * run.
  */
 export function* solveGround(
   grid: Grid,
   lines: readonly ShapeLine[],
   pins: Pins,
-  bounds: Bounds,
-): Generator<undefined, Float64Array> {
-  const storeys = yield* storeysOf(grid, lines, pins, bounds);
+  regions: Regions,
+): Generator<undefined, Surface> {
+  const storeys = yield* storeysOf(grid, lines, pins, regions);
   const coarsest = storeys[storeys.length - 1];
+  const bendLengthMm = new Float64Array(regions.rules.length).fill(Number.POSITIVE_INFINITY);
+  let levels = levelsOf(storeys, bendLengthMm, grid.cellMm);
   let z: Float64Array = new Float64Array(coarsest.lattice.values.length).fill(coarsest.meanMm);
   for (let k = storeys.length - 1; k >= 0; k--) {
     if (k < storeys.length - 1) z = refined(z, storeys[k + 1].lattice, storeys[k].lattice);
-    clamp(z, storeys[k].bounds);
-    holdAsBefore(storeys[k], storeys[k + 1], z);
-    const steps = STEPS.find(({ fromNodes }) => z.length >= fromNodes);
-    yield* settleWithin(storeys.slice(k), z, steps?.rounds ?? []);
+    holdStill(z, storeys[k].regions);
+    const room = roomFor(z.length);
+    const rounds = ROUNDS.find(({ fromNodes }) => z.length >= fromNodes)?.rounds ?? 0;
+    for (let round = 0; ; round++) {
+      yield* settle(levels.slice(k), z, room, REST_MM, MOST_STEPS);
+      if (round === rounds || !straighten(storeys[k], grid, regions.rules, z, bendLengthMm)) break;
+      levels = levelsOf(storeys, bendLengthMm, grid.cellMm);
+    }
   }
-  return z;
+  return { z, bendLengthMm };
 }
 
-/** The same, taken up from heights that were at rest before a small change of the lines or bounds. */
+/** The same, taken up from a surface that was at rest before a small change of the lines; each region is drawn as straight as it was. */
 export function* settleFrom(
-  before: Float64Array,
+  before: Surface,
   grid: Grid,
   lines: readonly ShapeLine[],
   pins: Pins,
-  bounds: Bounds,
+  regions: Regions,
 ): Generator<undefined, Float64Array> {
-  const storeys = yield* storeysOf(grid, lines, pins, bounds);
-  const z = before.slice();
-  clamp(z, bounds);
-  holdAtBounds(storeys[0], z);
-  yield* settleWithin(storeys, z, stepsAfter(z.length));
+  const storeys = yield* storeysOf(grid, lines, pins, regions);
+  const z = before.z.slice();
+  holdStill(z, regions);
+  const levels = levelsOf(storeys, before.bendLengthMm, grid.cellMm);
+  yield* settle(levels, z, roomFor(z.length), REST_MM, stepsAfter(z.length));
   return z;
 }
 
-/** Brings z to rest on the first of the storeys, within its bounds, beginning with the holds it has. */
-function* settleWithin(
-  storeys: readonly Storey[],
+/** Draws regions straighter that pass the heights of their lines. False when none does. */
+function straighten(
+  { lattice, regions: { label }, flat, pins }: Storey,
+  base: Grid,
+  rules: readonly Rule[],
   z: Float64Array,
-  steps: readonly number[],
-): Generator<undefined, void> {
-  const [{ bounds, level }] = storeys;
-  const levels = storeys.map((storey) => storey.level);
-  const room = roomFor(z.length);
-  for (let round = 0; round < steps.length; round++) {
-    if (round > 0 && !changeHolds(storeys[0], z)) break;
-    for (let k = 1; k < storeys.length; k++) thinHolds(storeys[k - 1], storeys[k]);
-    yield* settle(levels, z, room, REST_MM, steps[round]);
+  bendLengthMm: Float64Array,
+): boolean {
+  const past = new Float64Array(rules.length);
+  const { columns, rows } = lattice;
+  const stride = lattice.cellMm / base.cellMm;
+  const beside = besideMarks(pins, columns);
+  for (let j = 0; j < rows && j * stride < base.rows; j++)
+    for (let i = 0; i < columns && i * stride < base.columns; i++) {
+      const n = j * columns + i;
+      const rule = rules[label[n]];
+      if (rule.kind !== 'between' || flat[n]) continue;
+      const by = Math.max(rule.lowMm - z[n], z[n] - rule.highMm);
+      if (by > past[label[n]] && !beside[n]) past[label[n]] = by;
+    }
+  let changed = false;
+  for (let r = 0; r < rules.length; r++) {
+    if (past[r] <= SLACK_MM || bendLengthMm[r] <= LEAST_LENGTH_MM) continue;
+
+    bendLengthMm[r] = bendLengthMm[r] === Number.POSITIVE_INFINITY ? FIRST_LENGTH_MM : bendLengthMm[r] / 2;
+    changed = true;
   }
-  clamp(z, bounds);
-  storeys[0].pressed = level.held.slice();
+  return changed;
+}
+
+/** 1 for nodes that lines and spots pin, and for their neighbours: they are only as near to a line as their cell. */
+function besideMarks({ nodes, weights, blocked }: Pins, columns: number): Uint8Array {
+  const beside = new Uint8Array(blocked.length);
+  for (let k = 0; k < nodes.length; k++)
+    if (weights[k] !== 0)
+      for (const step of [0, -1, 1, -columns, columns]) if (beside[nodes[k] + step] === 0) beside[nodes[k] + step] = 1;
+  return beside;
 }

@@ -6,81 +6,140 @@ const PIN_WEIGHT = 200;
 
 /**
  * The energy that the ground makes least, as a matrix: bending (sum of squared second differences) plus tension (squared first
- * differences) plus the pins. Differences exist only inside the lattice, which is the natural condition at a free edge; no bending acts
- * across the rim of a flat or a line where the ground may fold (the crest and the toe of a bench are creases), and nothing acts across
- * a break. Most nodes have the same row of thirteen; the others (near an edge, a crease or a pin) have one of their own.
+ * differences), each with the weight of its region, plus the pins. Differences exist only inside the lattice, which is the natural condition
+ * at a free edge; no bending acts across the rim of a flat or a line where the ground may fold (the crest and the toe of a bench are
+ * creases), and nothing acts across a break. Held nodes have no row. Most of the others have the same thirteen-point stencil as their
+ * neighbours and stand in runs; those near an edge, a crease or a pin have a row of their own.
  */
 export interface Stiffness {
   columns: number;
   rows: number;
-  /** Weight of the node itself, of its neighbour beside it, in a plain row. */
-  centre: number;
-  side: number;
-  /** 0 for a node with a plain row, else 1 + the number of its own row. */
+  /** Runs of nodes in one lattice row with the plain stencil: first node and the node after the last, pair by pair, in order. */
+  runs: Int32Array;
+  /** Weights of bending and tension (per cell) of each run. */
+  runBend: Float64Array;
+  runPull: Float64Array;
+  /** 0 for a node in a run or a held one, else 1 + the number of its own row. */
   own: Int32Array;
+  /** The nodes with rows of their own, in order: row r is that of ownNodes[r]. */
+  ownNodes: Int32Array;
   starts: Int32Array;
   nodes: Int32Array;
   weights: Float64Array;
   /** The own rows' weights of the node itself, which are not among `weights`. */
   diagonal: Float64Array;
+  /** Nodes that a pin ties two and two, pair by pair. */
+  pairs: Int32Array;
   /** What the pins' heights pull with: the right-hand side. */
   force: Float64Array;
 }
 
-/** The stiffness of a lattice. `tension` is per cell: the tension per mm2 times the cell's area. */
-export function stiffnessOf(creased: Creased, tension: number, pins: Pins): Stiffness {
-  const { columns, rows } = creased;
-  const centre = 20 + 4 * tension;
-  const side = 8 + tension;
+const centreOf = (bend: number, pull: number) => 20 * bend + 4 * pull;
+const sideOf = (bend: number, pull: number) => 8 * bend + pull;
+
+/** The stiffness of a lattice; nodes that are `held` do not move. */
+export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Pins): Stiffness {
+  const { columns, rows, label, bend, pull } = creased;
   const special = specialNodes(creased);
   const own = new Int32Array(columns * rows);
   for (let k = 0; k < pins.nodes.length; k++)
     if (pins.weights[k] !== 0 && !special[pins.nodes[k]]) special[pins.nodes[k]] = 2;
   let count = 0;
-  for (let n = 0; n < own.length; n++) if (special[n]) own[n] = ++count;
+  for (let n = 0; n < own.length; n++) if (special[n] && !held[n]) own[n] = ++count;
   const windows = new Float64Array(count * WINDOW * WINDOW);
   for (let n = 0; n < own.length; n++) {
-    if (!special[n]) continue;
+    if (!own[n]) continue;
     const window = windows.subarray((own[n] - 1) * WINDOW * WINDOW, own[n] * WINDOW * WINDOW);
-    if (special[n] === 2) plainRow(window, centre, side);
+    if (special[n] === 2) plainRow(window, bend[label[n]], pull[label[n]]);
     else {
       const i = n % columns;
       const j = (n - i) / columns;
       addBending(creased, window, i, j);
-      addTension(creased, window, i, j, tension);
+      addTension(creased, window, i, j);
     }
   }
+  const ownNodes = new Int32Array(count);
+  for (let n = 0; n < own.length; n++) if (own[n]) ownNodes[own[n] - 1] = n;
   const force = new Float64Array(own.length);
-  addPins(pins, columns, own, windows, force);
-  return { columns, rows, centre, side, own, force, ...ownRows(own, columns, windows, count) };
+  addPins(pins, creased, own, windows, force);
+  return {
+    columns,
+    rows,
+    own,
+    ownNodes,
+    force,
+    pairs: pairsOf(pins, own),
+    ...runsOf(creased, own, held),
+    ...ownRows(own, columns, windows, count),
+  };
 }
 
-function plainRow(window: Float64Array, centre: number, side: number): void {
-  window[inWindow(0, 0)] = centre;
+/** The runs of free nodes with the plain stencil. Nodes within REACH of the edge have rows of their own, so that no run leaves its lattice row. */
+function runsOf({ label, bend, pull }: Creased, own: Int32Array, held: Uint8Array) {
+  const runs: number[] = [];
+  const bends: number[] = [];
+  const pulls: number[] = [];
+  for (let n = 0, from = 0; n <= own.length; n++) {
+    const plain = n < own.length && own[n] === 0 && held[n] === 0;
+    if (plain && (n === from || label[n] === label[from])) continue;
+    if (n > from) {
+      runs.push(from, n);
+      bends.push(bend[label[from]]);
+      pulls.push(pull[label[from]]);
+    }
+    from = plain ? n : n + 1;
+  }
+  return { runs: Int32Array.from(runs), runBend: Float64Array.from(bends), runPull: Float64Array.from(pulls) };
+}
+
+function plainRow(window: Float64Array, bend: number, pull: number): void {
+  window[inWindow(0, 0)] = centreOf(bend, pull);
   for (const [di, dj] of [
     [1, 0],
     [0, 1],
   ]) {
-    window[inWindow(di, dj)] = window[inWindow(-di, -dj)] = -side;
-    window[inWindow(2 * di, 2 * dj)] = window[inWindow(-2 * di, -2 * dj)] = 1;
-    window[inWindow(di + dj, dj - di)] = window[inWindow(-di - dj, di - dj)] = 2;
+    window[inWindow(di, dj)] = window[inWindow(-di, -dj)] = -sideOf(bend, pull);
+    window[inWindow(2 * di, 2 * dj)] = window[inWindow(-2 * di, -2 * dj)] = bend;
+    window[inWindow(di + dj, dj - di)] = window[inWindow(-di - dj, di - dj)] = 2 * bend;
   }
 }
 
-function addPins(pins: Pins, columns: number, own: Int32Array, windows: Float64Array, force: Float64Array): void {
+function addPins(
+  pins: Pins,
+  { columns, label, pull }: Creased,
+  own: Int32Array,
+  windows: Float64Array,
+  force: Float64Array,
+): void {
   const { nodes, weights, heights } = pins;
-  for (let k = 0; k < heights.length; k++)
+  for (let k = 0; k < heights.length; k++) {
+    // Where tension is strong, as on a coarse lattice, pins are as much stronger.
+    let strongest = 0;
+    for (let a = 4 * k; a < 4 * k + 4; a++)
+      if (weights[a] !== 0 && own[nodes[a]] !== 0) strongest = Math.max(strongest, pull[label[nodes[a]]]);
+    const hold = PIN_WEIGHT * (1 + strongest);
     for (let a = 4 * k; a < 4 * k + 4; a++) {
-      if (weights[a] === 0) continue;
       const n = nodes[a];
-      const pull = PIN_WEIGHT * weights[a];
-      force[n] += pull * heights[k];
+      if (weights[a] === 0 || own[n] === 0) continue;
+      force[n] += hold * weights[a] * heights[k];
       for (let b = 4 * k; b < 4 * k + 4; b++) {
         if (weights[b] === 0) continue;
         const dj = Math.round((nodes[b] - n) / columns);
-        windows[(own[n] - 1) * WINDOW * WINDOW + inWindow(nodes[b] - n - dj * columns, dj)] += pull * weights[b];
+        windows[(own[n] - 1) * WINDOW * WINDOW + inWindow(nodes[b] - n - dj * columns, dj)] +=
+          hold * weights[a] * weights[b];
       }
     }
+  }
+}
+
+function pairsOf({ nodes, weights }: Pins, own: Int32Array): Int32Array {
+  const pairs: number[] = [];
+  for (let p = 0; p < nodes.length; p += 4) {
+    const [a, b] = [nodes[p], nodes[p + 1]];
+    if (a === b || weights[p] === 0 || weights[p + 1] === 0 || weights[p + 2] !== 0 || weights[p + 3] !== 0) continue;
+    if (own[a] && own[b]) pairs.push(Math.min(a, b), Math.max(a, b));
+  }
+  return Int32Array.from(pairs);
 }
 
 /** The windows packed into rows without their zeros. */
@@ -108,14 +167,18 @@ function ownRows(own: Int32Array, columns: number, windows: Float64Array, count:
   return { starts, nodes, weights, diagonal };
 }
 
-/** out = the stiffness times z: half the energy's gradient, without the pins' pull. */
+/** out = the stiffness times z: half the energy's gradient, without the pins' pull; 0 for held nodes. */
 export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float64Array): void {
-  const { columns, rows, centre, side, own, starts, nodes, weights, diagonal } = stiffness;
+  const { columns, runs, runBend, runPull, ownNodes, starts, nodes, weights, diagonal } = stiffness;
   const two = 2 * columns;
-  for (let j = REACH; j < rows - REACH; j++) {
-    const first = j * columns + REACH;
-    const end = first + columns - 2 * REACH;
-    // The thirteen-point row. What is carried along the lattice row is read once.
+  for (let r = 0; r < runBend.length; r++) {
+    const first = runs[2 * r];
+    const end = runs[2 * r + 1];
+    const bend = runBend[r];
+    const centre = centreOf(bend, runPull[r]);
+    const side = sideOf(bend, runPull[r]);
+    const twist = 2 * bend;
+    // What is carried along the lattice row is read once.
     let [left2, left, here, right] = [z[first - 2], z[first - 1], z[first], z[first + 1]];
     let [nearLeft, near, awayLeft, away] = [
       z[first - columns - 1],
@@ -130,8 +193,8 @@ export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float
       out[n] =
         centre * here -
         side * (left + right + near + away) +
-        2 * (nearLeft + nearRight + awayLeft + awayRight) +
-        (left2 + right2 + z[n - two] + z[n + two]);
+        twist * (nearLeft + nearRight + awayLeft + awayRight) +
+        bend * (left2 + right2 + z[n - two] + z[n + two]);
       left2 = left;
       left = here;
       here = right;
@@ -142,90 +205,86 @@ export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float
       away = awayRight;
     }
   }
-  for (let n = 0; n < own.length; n++) {
-    const row = own[n];
-    if (row === 0) continue;
-    let sum = diagonal[row - 1] * z[n];
-    for (let s = starts[row - 1]; s < starts[row]; s++) sum += weights[s] * z[nodes[s]];
+  for (let row = 0; row < ownNodes.length; row++) {
+    const n = ownNodes[row];
+    let sum = diagonal[row] * z[n];
+    for (let s = starts[row]; s < starts[row + 1]; s++) sum += weights[s] * z[nodes[s]];
     out[n] = sum;
   }
 }
 
-/** The node set to what its own row asks of it. */
-function setByOwnRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, n: number): void {
-  const { own, starts, nodes, weights, diagonal } = stiffness;
-  const row = own[n];
+/** A node set to what its own row asks of it. */
+function setByOwnRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, row: number): void {
+  const { ownNodes, starts, nodes, weights, diagonal } = stiffness;
+  const n = ownNodes[row];
   let sum = wanted[n];
-  for (let s = starts[row - 1]; s < starts[row]; s++) sum -= weights[s] * z[nodes[s]];
-  z[n] = sum / diagonal[row - 1];
-}
-
-/** A stretch of free nodes with plain rows is swept as one when it has at least this many; shorter ones are not worth the setting up. */
-const SHORTEST_STRETCH = 6;
-
-/** The stretches of a lattice that are swept as one: first node and the node after the last, pair by pair, in order. */
-export function plainStretches({ own }: Stiffness, held: Uint8Array): Int32Array {
-  const stretches: number[] = [];
-  for (let n = 0, from = 0; n <= own.length; n++) {
-    if (n < own.length && own[n] === 0 && held[n] === 0) continue;
-    if (n - from >= SHORTEST_STRETCH) stretches.push(from, n);
-    from = n + 1;
-  }
-  return Int32Array.from(stretches);
+  for (let s = starts[row]; s < starts[row + 1]; s++) sum -= weights[s] * z[nodes[s]];
+  z[n] = sum / diagonal[row];
 }
 
 /**
- * Each node in turn set to what its row asks of it (Gauss-Seidel), forward or backward through the lattice; held nodes stay. `stretches`
- * are the lattice's `plainStretches` under these holds. Rows within REACH of the edge are never plain, so that no stretch leaves its row.
+ * Both nodes of each pin set at once to what their rows ask of them (block Gauss-Seidel): a pin ties them so hard that one by one they
+ * would never turn about it.
  */
-export function sweep(
-  stiffness: Stiffness,
-  held: Uint8Array,
-  stretches: Int32Array,
-  z: Float64Array,
-  wanted: Float64Array,
-  backward: boolean,
-): void {
-  const count = stretches.length;
-  if (backward) {
-    let n = z.length - 1;
-    for (let s = count - 2; s >= 0; s -= 2) {
-      for (; n >= stretches[s + 1]; n--) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
-      sweepStretch(stiffness, z, wanted, stretches[s], stretches[s + 1], -1);
-      n = stretches[s] - 1;
+export function sweepPairs(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+  const { pairs, own, starts, nodes, weights, diagonal } = stiffness;
+  const count = pairs.length >> 1;
+  for (let q = 0; q < count; q++) {
+    const k = backward ? count - 1 - q : q;
+    const [a, b] = [pairs[2 * k], pairs[2 * k + 1]];
+    const [rowA, rowB] = [own[a], own[b]];
+    let [sumA, sumB, tie] = [wanted[a], wanted[b], 0];
+    for (let s = starts[rowA - 1]; s < starts[rowA]; s++) {
+      if (nodes[s] === b) tie = weights[s];
+      else sumA -= weights[s] * z[nodes[s]];
     }
-    for (; n >= 0; n--) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
+    for (let s = starts[rowB - 1]; s < starts[rowB]; s++) if (nodes[s] !== a) sumB -= weights[s] * z[nodes[s]];
+    const [byA, byB] = [diagonal[rowA - 1], diagonal[rowB - 1]];
+    const whole = byA * byB - tie * tie;
+    z[a] = (sumA * byB - tie * sumB) / whole;
+    z[b] = (byA * sumB - tie * sumA) / whole;
+  }
+}
+
+/** Each free node in turn set to what its row asks of it (Gauss-Seidel), forward or backward through the lattice. */
+export function sweep(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+  const { runs, ownNodes } = stiffness;
+  const count = runs.length;
+  if (backward) {
+    let row = ownNodes.length - 1;
+    for (let s = count - 2; s >= 0; s -= 2) {
+      for (; row >= 0 && ownNodes[row] >= runs[s]; row--) setByOwnRow(stiffness, z, wanted, row);
+      sweepRun(stiffness, z, wanted, s >> 1, -1);
+    }
+    for (; row >= 0; row--) setByOwnRow(stiffness, z, wanted, row);
     return;
   }
-  let n = 0;
+  let row = 0;
   for (let s = 0; s < count; s += 2) {
-    for (; n < stretches[s]; n++) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
-    sweepStretch(stiffness, z, wanted, stretches[s], stretches[s + 1], 1);
-    n = stretches[s + 1];
+    for (; row < ownNodes.length && ownNodes[row] < runs[s]; row++) setByOwnRow(stiffness, z, wanted, row);
+    sweepRun(stiffness, z, wanted, s >> 1, 1);
   }
-  for (; n < z.length; n++) if (held[n] === 0) setByRow(stiffness, z, wanted, n);
-}
-
-function setByRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, n: number): void {
-  if (stiffness.own[n] === 0) sweepStretch(stiffness, z, wanted, n, n + 1, 1);
-  else setByOwnRow(stiffness, z, wanted, n);
+  for (; row < ownNodes.length; row++) setByOwnRow(stiffness, z, wanted, row);
 }
 
 /**
- * A stretch of plain rows, forward or backward; "before" is the side the sweep comes from. What is carried along is read once; what waits
- * for the node before comes last.
+ * A run, forward or backward; "before" is the side the sweep comes from. What is carried along is read once; what waits for the node before
+ * comes last.
  */
-function sweepStretch(
-  { columns, centre, side }: Stiffness,
+function sweepRun(
+  { columns, runs, runBend, runPull }: Stiffness,
   z: Float64Array,
   wanted: Float64Array,
-  from: number,
-  to: number,
+  run: number,
   step: 1 | -1,
 ): void {
   const two = 2 * columns;
-  const inverse = 1 / centre;
-  const pull = side * inverse;
+  const [from, to] = [runs[2 * run], runs[2 * run + 1]];
+  const bend = runBend[run];
+  const inverse = 1 / centreOf(bend, runPull[run]);
+  const pull = sideOf(bend, runPull[run]) * inverse;
+  const twist = 2 * bend * inverse;
+  const far = bend * inverse;
   const first = step > 0 ? from : to - 1;
   const end = step > 0 ? to : from - 1;
   let [before2, before, after] = [z[first - 2 * step], z[first - step], z[first + step]];
@@ -236,11 +295,11 @@ function sweepStretch(
     const nearAfter = z[n - columns + step];
     const awayAfter = z[n + columns + step];
     const others =
-      wanted[n] +
-      side * (after + near + away) -
-      2 * (nearBefore + nearAfter + awayBefore + awayAfter) -
-      (after2 + z[n - two] + z[n + two]);
-    const here = (others - before2) * inverse + pull * before;
+      wanted[n] * inverse +
+      pull * (after + near + away) -
+      twist * (nearBefore + nearAfter + awayBefore + awayAfter) -
+      far * (after2 + z[n - two] + z[n + two]);
+    const here = others - far * before2 + pull * before;
     z[n] = here;
     before2 = before;
     before = here;

@@ -1,47 +1,53 @@
 import type { Grid } from '../geometry/index.ts';
-import type { Bounds } from './bounds.ts';
-import { foldedPins, type Pins, pinsOf } from './lattice.ts';
+import { factorOf } from './cholesky.ts';
+import { crowdedPins, foldedPins, type Pins, pinsOf } from './lattice.ts';
 import type { Level } from './multigrid.ts';
+import { FLAT, type Regions } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
 import { stiffnessOf } from './stiffness.ts';
 
-/** Tension against bending, 1/mm2: beyond about 1/sqrt of it (50 mm) the ground is drawn straight rather than bent. */
-const TENSION_PER_MM2 = 0.0004;
+/**
+ * Tension against bending everywhere, 1/mm2: too little to draw a slope flat by a hundredth of a millimetre over a metre, enough to say how
+ * ground lies that its lines leave free to tilt (one line, one spot).
+ */
+const LEAST_TENSION_PER_MM2 = 1e-9;
 
 /** Lattices are halved until one side has fewer nodes than this. */
 const SMALLEST = 10;
 
-/** A lattice of the stack, with the bounds of its nodes. */
+/** A lattice of the stack. */
 export interface Storey {
   lattice: Grid;
-  bounds: Bounds;
-  level: Level;
-  /** Which nodes were held when it had come to rest; null before. */
-  pressed: Uint8Array | null;
+  regions: Pick<Regions, 'label' | 'held' | 'heightMm'>;
+  flat: Uint8Array;
+  pins: Pins;
+  /** Room to work in. */
+  work: Pick<Level, 'wanted' | 'change' | 'rest'>;
   /** The mean height of its pins. */
   meanMm: number;
 }
 
-/** The stack of lattices, finest first, within bounds given on the finest. */
+/** The stack of lattices, finest first, of regions given on the finest. */
 export function* storeysOf(
   grid: Grid,
   lines: readonly ShapeLine[],
   finePins: Pins,
-  fineBounds: Bounds,
+  fineRegions: Regions,
 ): Generator<undefined, Storey[]> {
   const storeys: Storey[] = [];
   for (let lattice = grid; ; lattice = halved(lattice)) {
     const finest = lattice === grid;
-    const bounds = finest ? fineBounds : thinned(fineBounds, grid, lattice, lattice.cellMm / grid.cellMm);
+    const regions = finest ? fineRegions : thinned(fineRegions, grid, lattice, lattice.cellMm / grid.cellMm);
+    const flat = regions.held.map((held) => (held === FLAT ? 1 : 0));
     // On the finest lattice a flat that was drawn keeps its whole outline; one that only follows from the lines (the baseboard round the
     // foot of a hill) gives way, or every hill would lose a little all round.
     const pins = foldedPins(
-      finest ? finePins : pinsOf(lattice, lines),
-      bounds.flat,
+      finest ? crowdedPins(finePins, lattice.columns) : pinsOf(lattice, lines),
+      flat,
       lattice.columns,
-      (line) => !finest || !lines[line].level,
+      (line) => line >= 0 && (!finest || !lines[line].level),
     );
-    storeys.push(storeyOf(lattice, bounds, pins));
+    storeys.push(storeyOf(lattice, regions, flat, pins));
     yield;
     if (Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST) return storeys;
   }
@@ -53,40 +59,47 @@ function halved({ columns, rows, cellMm, originMm }: Grid): Grid {
   return { columns: wide, rows: deep, cellMm: 2 * cellMm, originMm, values: new Float64Array(wide * deep) };
 }
 
-function storeyOf(lattice: Grid, bounds: Bounds, pins: Pins): Storey {
-  const { columns, rows, cellMm } = lattice;
-  const empty = () => new Float64Array(columns * rows);
-  const creased = { columns, rows, flat: bounds.flat, folded: pins.folded, cut: pins.cut };
+function storeyOf(lattice: Grid, regions: Storey['regions'], flat: Uint8Array, pins: Pins): Storey {
+  const empty = () => new Float64Array(lattice.columns * lattice.rows);
   return {
     lattice,
-    bounds,
-    pressed: null,
+    regions,
+    flat,
+    pins,
     meanMm: pins.heights.reduce((sum, height) => sum + height, 0) / Math.max(1, pins.heights.length),
-    level: {
-      stiffness: stiffnessOf(creased, TENSION_PER_MM2 * cellMm ** 2, pins),
-      held: new Uint8Array(columns * rows),
-      stretches: new Int32Array(0),
-      wanted: empty(),
-      change: empty(),
-      rest: empty(),
-    },
+    work: { wanted: empty(), change: empty(), rest: empty() },
   };
 }
 
-/** The bounds at every `stride`-th node. */
-function thinned(bounds: Bounds, fine: Grid, lattice: Grid, stride: number): Bounds {
+/**
+ * The storeys made stiff. `bendLengthMm`: over which length each region bends rather than stretches; infinite where it only bends. Where that
+ * is less than a few of the finest cells (`finestMm`), bending is weakened instead, so that tension does not outweigh the pins.
+ */
+export function levelsOf(storeys: readonly Storey[], bendLengthMm: Float64Array, finestMm: number): Level[] {
+  const tension = bendLengthMm.map((length) => LEAST_TENSION_PER_MM2 + 1 / length ** 2);
+  const bend = tension.map((each) => 1 / (1 + each * finestMm ** 2));
+  return storeys.map(({ lattice: { columns, rows, cellMm }, regions: { label, held }, flat, pins, work }, k) => {
+    const { blocked, folded, cut } = pins;
+    const pull = tension.map((each, k) => each * bend[k] * cellMm ** 2);
+    const stiffness = stiffnessOf({ columns, rows, flat, blocked, folded, cut, label, bend, pull }, held, pins);
+    return { stiffness, held, ...work, factor: k === storeys.length - 1 ? factorOf(stiffness) : null };
+  });
+}
+
+/** The regions at every `stride`-th node. */
+function thinned(regions: Regions, fine: Grid, lattice: Grid, stride: number): Storey['regions'] {
   const count = lattice.columns * lattice.rows;
-  const lower = new Float64Array(count);
-  const upper = new Float64Array(count);
-  const flat = new Uint8Array(count);
+  const label = new Int32Array(count);
+  const held = new Uint8Array(count);
+  const heightMm = new Float64Array(count);
   for (let j = 0, n = 0; j < lattice.rows; j++)
     for (let i = 0; i < lattice.columns; i++, n++) {
       const from = Math.min(j * stride, fine.rows - 1) * fine.columns + Math.min(i * stride, fine.columns - 1);
-      lower[n] = bounds.lower[from];
-      upper[n] = bounds.upper[from];
-      flat[n] = bounds.flat[from];
+      label[n] = regions.label[from];
+      held[n] = regions.held[from];
+      heightMm[n] = regions.heightMm[from];
     }
-  return { lower, upper, flat };
+  return { label, held, heightMm };
 }
 
 /** Heights of a coarse lattice carried to one of half the cell: curved between its nodes by the lesser of the bends on either side, straight where they disagree. */
@@ -126,6 +139,7 @@ function halfway(
   }
 }
 
-export function clamp(z: Float64Array, { lower, upper }: Bounds): void {
-  for (let n = 0; n < z.length; n++) z[n] = z[n] < lower[n] ? lower[n] : z[n] > upper[n] ? upper[n] : z[n];
+/** Held nodes put to their heights. */
+export function holdStill(z: Float64Array, { held, heightMm }: Storey['regions']): void {
+  for (let n = 0; n < z.length; n++) if (held[n]) z[n] = heightMm[n];
 }

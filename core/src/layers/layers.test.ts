@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { insideRing, type Point, polygonArea } from '../geometry/index.ts';
+import { groundOf } from '../ground/index.ts';
 import { type BuildArea, drawItem, type Project, startProject } from '../project/index.ts';
 import { frustumGround, frustumProject } from '../testing/frustum.ts';
+import { toEnd } from '../testing/run.ts';
 import { groundFrom } from '../testing/solids.ts';
 import { stacked } from '../testing/stacked.ts';
 import { sayRoomWork, sectionAlong } from './index.ts';
@@ -336,9 +338,9 @@ describe('levels', () => {
       [200, 120],
     ];
     let project = drawItem(start, 'terraces', line, 10, { smooth: false, count: 3, treadMm: 15 }).project;
-    project = drawItem(project, 'way', line, 0, { smooth: false, fromMm: 20, toMm: 30 }).project;
-    const built = [{ id: project.landforms[1].id, ends: { fromMm: 20, toMm: 30, lengthMm: 180 } }];
-    const { plan } = stacked(withStacking({}, project), { ...ground, built: built as unknown as typeof ground.built });
+    const away = line.map(([x]): Point => [x, 30]);
+    project = drawItem(project, 'way', away, 0, { smooth: false, fromMm: 20, toMm: 30 }).project;
+    const { plan } = stacked(withStacking({}, project), toEnd(groundOf(project)));
     expect(plan.levels.map(({ part }) => part).sort()).toEqual(['end', 'start', 'tread 1', 'tread 2', 'tread 3']);
   });
 });

@@ -41,15 +41,19 @@ export interface Level extends Omit<LevelPlace, 'area'> {
 /** Less than this is neither carved nor filled on purpose, mm. */
 const FLUSH_WORK_MM = 0.3;
 
-/** Every height that items ask for, with where its foam must end; those off the base are left out. */
+/**
+ * Every height that items ask for, with where its foam must end; those off the base are left out, as are flats of which nothing is left under
+ * what was built on them.
+ */
 export function levelPlaces(
   items: readonly Item[],
   built: readonly Built[],
+  ground: Grid,
   target: Grid,
   map: Pick<AreaMap, 'node'>,
 ): LevelPlace[] {
   return items
-    .flatMap((item) => wantedBy(item, built, target.cellMm))
+    .flatMap((item) => wantedBy(item, built, ground))
     .flatMap(({ item, part, wantedMm, places }) => {
       const middle = middleTarget(places, target);
       if (!middle) return [];
@@ -119,24 +123,26 @@ interface Wanted {
 }
 
 /** The heights an item asks for: a line's or a flat's, the ends of a way, the floor of a pit, the bed of a pond or stream, the treads of terraces. */
-function wantedBy(item: Item, built: readonly Built[], cellMm: number): Wanted[] {
+function wantedBy(item: Item, built: readonly Built[], ground: Grid): Wanted[] {
   const run = runOf(item);
   const one = (wantedMm: number, places: Point[], part = ''): Wanted => ({ item, part, wantedMm, places });
+  const flat = (wantedMm: number, ring: Ring, part = ''): Wanted =>
+    one(wantedMm, flatPlaces(ring, wantedMm, ground), part);
   switch (item.kind) {
     case 'contour':
-      return [one(item.heightMm, item.level ? insidePlaces(run, cellMm) : alongPlaces(run, isClosed(item), cellMm))];
+      return item.level
+        ? [flat(item.heightMm, run)]
+        : [one(item.heightMm, ownPlaces(alongPlaces(run, isClosed(item), ground.cellMm), item.heightMm, ground))];
     case 'spot':
       return [one(item.heightMm, [...run])];
     case 'pad':
-      return [one(item.heightMm, insidePlaces(run, cellMm))];
+      return [flat(item.heightMm, run)];
     case 'pit':
-      return [one(item.floorMm, insidePlaces(run, cellMm), 'floor')];
+      return [flat(item.floorMm, run, 'floor')];
     case 'basin':
-      return [one(Math.max(0, item.waterMm - item.depthMm), insidePlaces(run, cellMm), 'bed')];
+      return [flat(Math.max(0, item.waterMm - item.depthMm), run, 'bed')];
     case 'terraces':
-      return treadsOf(run, item).map((tread, k) =>
-        one(item.firstMm + k * item.riseMm, insidePlaces(tread, cellMm), `tread ${k + 1}`),
-      );
+      return treadsOf(run, item).map((tread, k) => flat(item.firstMm + k * item.riseMm, tread, `tread ${k + 1}`));
     case 'channel':
     case 'way':
     case 'steps': {
@@ -200,13 +206,38 @@ function onGrid(grid: Grid, x: number, y: number): boolean {
   return x >= 0 && y >= 0 && x <= (grid.columns - 1) * grid.cellMm && y <= (grid.rows - 1) * grid.cellMm;
 }
 
-function insidePlaces(ring: Ring, cellMm: number): Point[] {
+/** Ground this near to a flat's height is that flat, mm. */
+const OWN_MM = 0.05;
+/** A line's height is met within this, mm. */
+const ON_LINE_MM = 0.3;
+/** A flat is looked at more closely until so many places of it are found. */
+const PLACES_ENOUGH = 12;
+
+const standsAt = (ground: Grid, [x, y]: Point, heightMm: number, withinMm: number): boolean =>
+  onGrid(ground, x, y) && Math.abs(heightAt(ground, x, y) - heightMm) <= withinMm;
+
+/** The places of a line where the ground has its height; all of them where what was built on it leaves none. */
+function ownPlaces(places: Point[], heightMm: number, ground: Grid): Point[] {
+  const own = places.filter((place) => standsAt(ground, place, heightMm, ON_LINE_MM));
+  return own.length ? own : places;
+}
+
+/**
+ * Places inside an outline where the ground is flat at the height it asks for: not on what stands on it, nor in what was dug into it. First
+ * a wide mesh, then finer ones, since of a bench that carries a larger one only a strip is left.
+ */
+function flatPlaces(ring: Ring, heightMm: number, ground: Grid): Point[] {
   const [x0, y0, x1, y1] = boundsOf(ring);
-  const stride = Math.max(2 * cellMm, Math.sqrt(((x1 - x0) * (y1 - y0)) / 400));
-  const inside: Point[] = [];
-  for (let y = y0 + stride / 2; y < y1; y += stride)
-    for (let x = x0 + stride / 2; x < x1; x += stride) if (insideRing(ring, x, y)) inside.push([x, y]);
-  return inside.length ? inside : alongPlaces(ring, true, cellMm);
+  const widest = Math.max(2 * ground.cellMm, Math.sqrt(((x1 - x0) * (y1 - y0)) / 400));
+  let own: Point[] = [];
+  for (let stride = widest; own.length < PLACES_ENOUGH; stride /= 2) {
+    own = [];
+    for (let y = y0 + stride / 2; y < y1; y += stride)
+      for (let x = x0 + stride / 2; x < x1; x += stride)
+        if (insideRing(ring, x, y) && standsAt(ground, [x, y], heightMm, OWN_MM)) own.push([x, y]);
+    if (stride <= ground.cellMm) break;
+  }
+  return own;
 }
 
 function alongPlaces(points: Ring, closed: boolean, cellMm: number): Point[] {

@@ -9,8 +9,8 @@ const reachFrom = (grid: Grid, ring: Ring, heightMm: number, fall: number, rise:
   bankReach(landRanges(grid), boundsOf(ring), { lowMm: heightMm, highMm: heightMm, fall, rise });
 
 /** A flat of one height inside an outline, and banks outside that fall and rise with the given gradients. */
-function putFlat(grid: Grid, ring: Ring, heightMm: number, fall: number, rise: number, put: Put): void {
-  const { window, inside, distance } = ringField(grid, ring, reachFrom(grid, ring, heightMm, fall, rise), 0);
+function putFlat(grid: Grid, ring: Ring, heightMm: number, fall: number, rise: number, put: Put, edge: Ring): void {
+  const { window, inside, distance } = ringField(grid, ring, reachFrom(grid, ring, heightMm, fall, rise), 0, edge);
   forEachNode(grid, window, (w, n) => {
     if (inside[w]) put(n, heightMm);
     else if (distance[w] < Number.POSITIVE_INFINITY)
@@ -18,9 +18,9 @@ function putFlat(grid: Grid, ring: Ring, heightMm: number, fall: number, rise: n
   });
 }
 
-export function buildPad(grid: Grid, ring: Ring, pad: LandformOf<'pad'>, put: Put): void {
+export function buildPad(grid: Grid, ring: Ring, pad: LandformOf<'pad'>, put: Put, edge: Ring): void {
   const slope = gradientOf(pad.bankDegrees);
-  putFlat(grid, ring, pad.heightMm, slope, slope, put);
+  putFlat(grid, ring, pad.heightMm, slope, slope, put, edge);
 }
 
 /** The outlines of a terrace run's treads, the lowest first. */
@@ -32,9 +32,9 @@ export function treadsOf(line: Ring, { count, treadMm }: LandformOf<'terraces'>)
 }
 
 /** One tread: flat, its wall down to what lies before it, the land behind held back at the same slope. Treads are built from the lowest. */
-export function buildTread(grid: Grid, tread: Ring, heightMm: number, wallDegrees: number, put: Put): void {
+export function buildTread(grid: Grid, tread: Ring, heightMm: number, wallDegrees: number, put: Put, edge: Ring): void {
   const wall = gradientOf(wallDegrees);
-  putFlat(grid, tread, heightMm, wall, wall, put);
+  putFlat(grid, tread, heightMm, wall, wall, put, edge);
 }
 
 /** Bed below the water, by distance from the shore: an even slope to its depth, or a rounded bowl. */
@@ -44,11 +44,11 @@ function bedDepth({ bed, depthMm, bedDegrees }: LandformOf<'basin'>, fromShore: 
   return bed === 'round' ? depthMm * Math.sin((share * Math.PI) / 2) : depthMm * share;
 }
 
-export function buildBasin(grid: Grid, shore: Ring, basin: LandformOf<'basin'>, put: Put): void {
+export function buildBasin(grid: Grid, shore: Ring, basin: LandformOf<'basin'>, put: Put, edge: Ring): void {
   const bank = gradientOf(basin.bankDegrees);
   const run = basin.depthMm / gradientOf(basin.bedDegrees);
   const level = basin.waterMm;
-  const { window, inside, distance } = ringField(grid, shore, reachFrom(grid, shore, level, bank, bank), run);
+  const { window, inside, distance } = ringField(grid, shore, reachFrom(grid, shore, level, bank, bank), run, edge);
   forEachNode(grid, window, (w, n) => {
     if (inside[w]) put(n, Math.max(0, level - bedDepth(basin, distance[w])));
     else if (distance[w] < Number.POSITIVE_INFINITY)
@@ -56,7 +56,7 @@ export function buildBasin(grid: Grid, shore: Ring, basin: LandformOf<'basin'>, 
   });
 }
 
-/** Distance inside as a share of the deepest place inside, 0 at the outline and 1 there. */
+/** Distance inside as a share of the deepest place inside, 0 at the outline and 1 there (and wherever the edge leaves nothing to be distant from). */
 function inwardShare({ inside, distance }: RingField): (w: number) => number {
   let deepest = 1e-9;
   for (let w = 0; w < inside.length; w++) if (inside[w] && distance[w] > deepest) deepest = distance[w];
@@ -70,8 +70,8 @@ const wholeWidth = (ring: Ring): number =>
   Math.max(...ring.map(([, y]) => y)) -
   Math.min(...ring.map(([, y]) => y));
 
-export function buildMound(grid: Grid, foot: Ring, { riseMm }: LandformOf<'mound'>, put: Put): void {
-  const field = ringField(grid, foot, 0, wholeWidth(foot));
+export function buildMound(grid: Grid, foot: Ring, { riseMm }: LandformOf<'mound'>, put: Put, edge: Ring): void {
+  const field = ringField(grid, foot, 0, wholeWidth(foot), edge);
   const share = inwardShare(field);
   forEachNode(grid, field.window, (w, n) => {
     // Level at its top and at its foot, so that it meets the land without a crease.
@@ -80,26 +80,50 @@ export function buildMound(grid: Grid, foot: Ring, { riseMm }: LandformOf<'mound
 }
 
 /** Stands at its angle of repose over the land from its foot; where it is capped, its top follows the land. */
-export function buildHeap(grid: Grid, foot: Ring, { reposeDegrees, mostMm }: LandformOf<'heap'>, put: Put): void {
+export function buildHeap(
+  grid: Grid,
+  foot: Ring,
+  { reposeDegrees, mostMm }: LandformOf<'heap'>,
+  put: Put,
+  edge: Ring,
+): void {
   const slope = gradientOf(reposeDegrees);
-  const { window, inside, distance } = ringField(grid, foot, 0, mostMm === null ? wholeWidth(foot) : mostMm / slope);
+  const { window, inside, distance } = ringField(
+    grid,
+    foot,
+    0,
+    mostMm === null ? wholeWidth(foot) : mostMm / slope,
+    edge,
+  );
   const most = mostMm ?? Number.POSITIVE_INFINITY;
   forEachNode(grid, window, (w, n) => {
     if (inside[w]) put(n, grid.values[n] + Math.min(most, distance[w] * slope));
   });
 }
 
-export function buildPit(grid: Grid, rim: Ring, { floorMm, wallDegrees }: LandformOf<'pit'>, put: Put): void {
+export function buildPit(
+  grid: Grid,
+  rim: Ring,
+  { floorMm, wallDegrees }: LandformOf<'pit'>,
+  put: Put,
+  edge: Ring,
+): void {
   const slope = gradientOf(wallDegrees);
-  const { window, inside, distance } = ringField(grid, rim, 0, reachFrom(grid, rim, floorMm, slope, slope));
+  const { window, inside, distance } = ringField(grid, rim, 0, reachFrom(grid, rim, floorMm, slope, slope), edge);
   forEachNode(grid, window, (w, n) => {
     const land = grid.values[n];
     if (inside[w]) put(n, Math.min(land, Math.max(floorMm, land - distance[w] * slope)));
   });
 }
 
-export function buildCrater(grid: Grid, rim: Ring, { depthMm, rimMm, apronMm }: LandformOf<'crater'>, put: Put): void {
-  const field = ringField(grid, rim, apronMm, wholeWidth(rim));
+export function buildCrater(
+  grid: Grid,
+  rim: Ring,
+  { depthMm, rimMm, apronMm }: LandformOf<'crater'>,
+  put: Put,
+  edge: Ring,
+): void {
+  const field = ringField(grid, rim, apronMm, wholeWidth(rim), edge);
   const share = inwardShare(field);
   forEachNode(grid, field.window, (w, n) => {
     const land = grid.values[n];
@@ -108,10 +132,10 @@ export function buildCrater(grid: Grid, rim: Ring, { depthMm, rimMm, apronMm }: 
   });
 }
 
-export function buildIsland(grid: Grid, shore: Ring, island: LandformOf<'island'>, put: Put): void {
+export function buildIsland(grid: Grid, shore: Ring, island: LandformOf<'island'>, put: Put, edge: Ring): void {
   const slope = gradientOf(island.shoreDegrees);
   const [level, rise] = [island.waterMm, island.riseMm];
-  const field = ringField(grid, shore, reachFrom(grid, shore, level, slope, 1e6), wholeWidth(shore));
+  const field = ringField(grid, shore, reachFrom(grid, shore, level, slope, 1e6), wholeWidth(shore), edge);
   const share = inwardShare(field);
   forEachNode(grid, field.window, (w, n) => {
     const land = grid.values[n];

@@ -49,26 +49,26 @@ export function* buildLandforms(
 }
 
 function buildOne(grid: Grid, form: Landform, outline: Ring, before: Float64Array): Built {
-  return { id: form.id, ends: buildOnto(grid, form), ...effectOf(grid, before, outline) };
+  return { id: form.id, ends: buildOnto(grid, form, outline), ...effectOf(grid, before, outline) };
 }
 
-/** Builds one landform onto the ground as it is, without measuring what that did. Gives the heights of its ends. */
-export function buildOnto(grid: Grid, form: Landform): Ends | null {
+/** Builds one landform onto the ground as it is, without measuring what that did; `edge` is the base's outline. Gives the heights of its ends. */
+export function buildOnto(grid: Grid, form: Landform, edge: Ring): Ends | null {
   const z = grid.values;
-  return build(grid, form, (n, to) => {
+  return build(grid, form, edge, (n, to) => {
     z[n] = Math.max(0, to);
   });
 }
 
-function build(grid: Grid, form: Landform, put: Put): Ends | null {
+function build(grid: Grid, form: Landform, edge: Ring, put: Put): Ends | null {
   const run = runOf(form);
   switch (form.kind) {
     case 'pad':
-      buildPad(grid, run, form, put);
+      buildPad(grid, run, form, put, edge);
       return null;
     case 'terraces':
       treadsOf(run, form).forEach((tread, k) => {
-        buildTread(grid, tread, form.firstMm + k * form.riseMm, form.wallDegrees, put);
+        buildTread(grid, tread, form.firstMm + k * form.riseMm, form.wallDegrees, put, edge);
       });
       return null;
     case 'way':
@@ -80,22 +80,22 @@ function build(grid: Grid, form: Landform, put: Put): Ends | null {
     case 'beach':
       return buildBeach(grid, run, form, put);
     case 'basin':
-      buildBasin(grid, run, form, put);
+      buildBasin(grid, run, form, put, edge);
       return null;
     case 'mound':
-      buildMound(grid, run, form, put);
+      buildMound(grid, run, form, put, edge);
       return null;
     case 'heap':
-      buildHeap(grid, run, form, put);
+      buildHeap(grid, run, form, put, edge);
       return null;
     case 'pit':
-      buildPit(grid, run, form, put);
+      buildPit(grid, run, form, put, edge);
       return null;
     case 'crater':
-      buildCrater(grid, run, form, put);
+      buildCrater(grid, run, form, put, edge);
       return null;
     case 'island':
-      buildIsland(grid, run, form, put);
+      buildIsland(grid, run, form, put, edge);
       return null;
     case 'span':
       return endsOf(grid, run, form);

@@ -1,4 +1,5 @@
 import { boundsOf, crossingsAt, type Grid, type Ring } from '../../geometry/index.ts';
+import { withoutEdge } from './openings.ts';
 import { bankReach, landRanges } from './reach.ts';
 
 /** A part of a lattice: the columns and rows that a landform can reach. */
@@ -85,8 +86,12 @@ export interface RingField {
   distance: Float64Array;
 }
 
-/** `outMm` and `inMm`: how far from the outline distances are wanted, outside and inside. */
-export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number): RingField {
+/**
+ * `outMm` and `inMm`: how far from the outline distances are wanted, outside and inside. `edge` is the base's outline: what it cuts is open
+ * there, so that for what lies inside the parts of the outline along it and beyond it count for no distance: a pond drawn to the edge has no
+ * shore there.
+ */
+export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number, edge: Ring): RingField {
   const window = windowRound(grid, ring, outMm);
   const count = window.columns * window.rows;
   const inside = new Uint8Array(count);
@@ -101,16 +106,20 @@ export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number): 
     }
   }
   const reach = Math.max(outMm, inMm);
-  overStretches(
-    grid,
-    window,
-    ring,
-    true,
-    () => reach,
-    (w, d) => {
-      if (d < distance[w]) distance[w] = d;
-    },
-  );
+  const measure = (line: Ring, closed: boolean, counts: (w: number) => boolean) =>
+    overStretches(
+      grid,
+      window,
+      line,
+      closed,
+      () => reach,
+      (w, d) => {
+        if (d < distance[w] && counts(w)) distance[w] = d;
+      },
+    );
+  const open = withoutEdge(ring, edge);
+  measure(ring, true, open ? (w) => inside[w] === 0 : () => true);
+  for (const line of open ?? []) measure(line, false, (w) => inside[w] === 1);
   return { window, inside, distance };
 }
 

@@ -1,14 +1,36 @@
-import { type Grid, insideRing, ringArea } from '../geometry/index.ts';
-import type { Pins } from './lattice.ts';
+import { type Grid, insideRing, type Point, ringArea } from '../geometry/index.ts';
+import { edgeEnds, type Pins } from './lattice.ts';
 import type { ShapeLine } from './shapeLines.ts';
 
-/** Between which heights each node of a lattice must lie, mm. */
-export interface Bounds {
-  lower: Float64Array;
-  upper: Float64Array;
-  /** 1 for the nodes of a flat. */
-  flat: Uint8Array;
+/** What is known of the heights in one region, the ground between lines. */
+export type Rule =
+  /** Of one height. */
+  | { kind: 'flat'; heightMm: number }
+  /** Between the lowest and the highest of what borders it and lies in it. */
+  | { kind: 'between'; lowMm: number; highMm: number }
+  /** Beyond the last line: it goes on the way it came. */
+  | { kind: 'open' }
+  /** Inside the last closed lines: a summit or a hollow that rises above the highest or falls below the lowest of them by less than so much. */
+  | { kind: 'cap'; lowMm: number; highMm: number; upMm: number; downMm: number };
+
+/** How a lattice falls into regions that lines part from one another. */
+export interface Regions {
+  /** The region of each node. */
+  label: Int32Array;
+  rules: readonly Rule[];
+  /** Per region: 1 where no line, spot or rule says how high it is. */
+  guessed: Uint8Array;
+  /** 1 for the nodes of a flat, 2 for a node that a line runs through: it has a height and nothing else. */
+  held: Uint8Array;
+  /** The heights of held nodes, mm. */
+  heightMm: Float64Array;
 }
+
+/** Fewer nodes than these between lines are no ground of their own. */
+const LEAST_NODES = 12;
+
+export const FLAT = 1;
+const ON_LINE = 2;
 
 /** A patch of nodes with no line between them, and the lines that touch it with the heights they have there. */
 interface Patch {
@@ -16,6 +38,9 @@ interface Patch {
   touches: Map<number, Reach>;
   /** Lines that have this patch on both sides: they end inside it. */
   endingHere: Set<number>;
+  /** Whether it reaches the edge of the lattice. */
+  atEdge: boolean;
+  nodes: number;
 }
 
 interface Reach {
@@ -28,38 +53,52 @@ const widen = (reach: Reach | undefined, height: number): Reach =>
 
 /**
  * The rule that keeps the ground sensible between lines:
- * - inside a level line, and between two lines of one height, the ground is flat at that height;
- * - between lines and spots of different heights it stays between the lowest and the highest of them;
- * - beyond a last line it goes on the way it came (falling below the lowest, rising above the highest) by less than one interval,
- *   since otherwise the builder would have drawn the next line; round the free end of a line it may do either; and it is never below
- *   the top of the baseboard;
+ * - inside a level line, and between two lines of one height of which not all look the same way, the ground is flat at that height;
+ * - between lines of different heights it stays between the lowest and the highest of them (and of the spots that lie there);
+ * - beyond a last line, and between lines of one height that are all feet or all crests, it goes on the way it came;
+ * - inside a last closed line it does so by less than one interval, since otherwise the builder would have drawn the next line; where spots
+ *   or other lines lie inside, it stays between their heights and the line's;
  * - beyond the crest or the foot of a cliff alone it lies at that height.
+ * The board stops it, but does not bend it: `rounding.ts` sees to that, as to the interval.
  */
-export function boundsOfLines(grid: Grid, lines: readonly ShapeLine[], pins: Pins): Bounds {
+export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Pins): Regions {
   const { columns, rows } = grid;
   const label = labelPatches(columns, rows, pins.blocked);
   const patches = gatherPatches(label, pins);
+  for (let j = 0, n = 0; j < rows; j++)
+    for (let i = 0; i < columns; i++, n++) {
+      patches[label[n]].nodes++;
+      if (i === 0 || j === 0 || i === columns - 1 || j === rows - 1) patches[label[n]].atEdge = true;
+    }
   const reaches = reachesOf(lines.length, pins);
   const intervals = intervalsOf(reaches, patches);
-  const limits = patches.map((patch) => limitsOf(patch, grid, lines, reaches, intervals, patches));
-  const lower = new Float64Array(columns * rows);
-  const upper = new Float64Array(columns * rows);
-  const flat = new Uint8Array(columns * rows);
-  const low = Float64Array.from(limits, (limit) => limit[0]);
-  const high = Float64Array.from(limits, (limit) => limit[1]);
+  const found = patches.map((patch) => ruleOf(patch, grid, lines, intervals, patches));
+  const rules = found.map(([rule]) => rule);
+  const held = new Uint8Array(columns * rows);
+  const heightMm = new Float64Array(columns * rows);
   for (let n = 0; n < label.length; n++) {
-    lower[n] = low[label[n]];
-    upper[n] = high[label[n]];
-    if (lower[n] === upper[n]) flat[n] = 1;
+    const rule = rules[label[n]];
+    if (rule.kind !== 'flat') continue;
+    held[n] = FLAT;
+    heightMm[n] = rule.heightMm;
   }
   // A node that a line runs through has the line's height and nothing else.
   for (let k = 0; k < pins.heights.length; k++) {
     if (lines[pins.marks[k]].points.length === 1) continue;
-    for (let s = 0; s < 4; s++)
-      if (pins.weights[4 * k + s] > 1 - 1e-9)
-        lower[pins.nodes[4 * k + s]] = upper[pins.nodes[4 * k + s]] = pins.heights[k];
+    for (let s = 0; s < 4; s++) {
+      const n = pins.nodes[4 * k + s];
+      if (pins.weights[4 * k + s] <= 1 - 1e-9) continue;
+      heightMm[n] = pins.heights[k];
+      if (!held[n]) held[n] = ON_LINE;
+    }
   }
-  return { lower, upper, flat };
+  return {
+    label,
+    rules,
+    guessed: Uint8Array.from(found, ([, guessed], k) => (guessed && patches[k].nodes >= LEAST_NODES ? 1 : 0)),
+    held,
+    heightMm,
+  };
 }
 
 /** Lowest and highest pin of each line; null for a line that pins nothing. */
@@ -102,11 +141,12 @@ function labelPatches(columns: number, rows: number, blocked: Uint8Array): Int32
 function gatherPatches(label: Int32Array, pins: Pins): Patch[] {
   const patches: Patch[] = [];
   for (let n = 0; n < label.length; n++)
-    if (!patches[label[n]]) patches[label[n]] = { sample: n, touches: new Map(), endingHere: new Set() };
+    if (!patches[label[n]])
+      patches[label[n]] = { sample: n, touches: new Map(), endingHere: new Set(), atEdge: false, nodes: 0 };
   const ends = edgeEnds(pins);
   for (let k = 0; k < pins.heights.length; k++) {
     const [a, b] = [pins.nodes[4 * k], pins.nodes[4 * k + 1]];
-    const edge = ends.get(edgeKey(a, b));
+    const edge = ends(a, b);
     const isEdge = pins.weights[4 * k + 2] === 0 && pins.weights[4 * k + 3] === 0 && a !== b && edge;
     const touched = isEdge
       ? [...(edge.first === k ? [label[a]] : []), ...(edge.last === k ? [label[b]] : [])]
@@ -123,26 +163,6 @@ function gatherPatches(label: Int32Array, pins: Pins): Patch[] {
       patches[touched[0]].endingHere.add(line);
   }
   return patches;
-}
-
-const edgeKey = (a: number, b: number) => 2 * a + (b === a + 1 ? 0 : 1);
-
-/** Where several lines cross one lattice edge, only the first touches the node it begins at and only the last the node it ends at. */
-function edgeEnds(pins: Pins): Map<number, { first: number; last: number }> {
-  const ends = new Map<number, { first: number; last: number }>();
-  for (let k = 0; k < pins.heights.length; k++) {
-    const loose = pins.weights[4 * k + 2] !== 0 || pins.weights[4 * k + 3] !== 0;
-    if (loose || pins.nodes[4 * k] === pins.nodes[4 * k + 1]) continue;
-    const key = edgeKey(pins.nodes[4 * k], pins.nodes[4 * k + 1]);
-    const end = ends.get(key);
-    const t = pins.weights[4 * k + 1];
-    if (!end) ends.set(key, { first: k, last: k });
-    else {
-      if (t < pins.weights[4 * end.first + 1]) end.first = k;
-      if (t > pins.weights[4 * end.last + 1]) end.last = k;
-    }
-  }
-  return ends;
 }
 
 /** The least gap in height between one reach and others that are not the same; infinite where there is none. */
@@ -169,38 +189,62 @@ function intervalsOf(reaches: readonly (Reach | null)[], patches: readonly Patch
   });
 }
 
-function limitsOf(
+/** The rule of a patch, and whether its heights are a guess. */
+function ruleOf(
   patch: Patch,
   grid: Grid,
   lines: readonly ShapeLine[],
-  reaches: readonly (Reach | null)[],
   intervals: readonly number[],
   patches: readonly Patch[],
-): [number, number] {
+): [Rule, boolean] {
   const touching = [...patch.touches];
-  if (!touching.length) return [0, Math.max(0, ...reaches.map((reach) => reach?.high ?? 0))];
+  if (!touching.length) return [{ kind: 'open' }, true];
   const x = grid.originMm[0] + (patch.sample % grid.columns) * grid.cellMm;
   const y = grid.originMm[1] + Math.floor(patch.sample / grid.columns) * grid.cellMm;
   const levels = touching
     .map(([k]) => lines[k])
     .filter((line) => line.level && insideRing(line.points, x, y))
     .sort((a, b) => Math.abs(ringArea(a.points)) - Math.abs(ringArea(b.points)));
-  if (levels.length && levels[0].heights) return [levels[0].heights[0], levels[0].heights[0]];
-  const [lowest, { low }] = touching.reduce((a, b) => (b[1].low < a[1].low ? b : a));
-  const [highest, { high }] = touching.reduce((a, b) => (b[1].high > a[1].high ? b : a));
-  const drawnLines = touching.filter(([k]) => lines[k].points.length > 1).length;
-  const openEnded = patch.endingHere.size > 0;
+  if (levels.length && levels[0].heights) return [{ kind: 'flat', heightMm: levels[0].heights[0] }, false];
+  const lowMm = Math.min(...touching.map(([, { low }]) => low));
+  const highMm = Math.max(...touching.map(([, { high }]) => high));
+  const between: Rule = lowMm === highMm ? { kind: 'flat', heightMm: lowMm } : { kind: 'between', lowMm, highMm };
   // The slope of a face tells nothing about the ground beyond its crest or its foot.
-  if (touching.every(([k]) => lines[k].fold || lines[k].sides)) return [low, high];
-  if (low === high && (drawnLines === 0 || touching.length > 1) && !openEnded) return [low, low];
-  if (low !== high && touching.length > 1 && !openEnded) return [low, high];
-  const trend = openEnded ? { above: true, below: true } : beyondLine(patch, lowest, { low, high }, patches);
-  const down = trend.above || !trend.below ? intervals[lowest] : 0;
-  const up = trend.below || !trend.above ? intervals[highest] : 0;
-  return [Math.max(0, low - down), high + up];
+  if (touching.every(([k]) => lines[k].fold || lines[k].sides)) return [between, false];
+  const border = touching.filter(([k]) => lines[k].points.length > 1 && !patch.endingHere.has(k));
+  const inside = touching.length - border.length;
+  const [low, high] = [Math.min(...border.map(([, r]) => r.low)), Math.max(...border.map(([, r]) => r.high))];
+  if (border.length > 1 && !allAlike(patch, border, lines, patches, [x, y])) return [between, false];
+  if (!border.length) return [{ kind: 'open' }, touching.length === 1];
+  // The board goes on as the board.
+  if (high <= 0 && !inside) return [{ kind: 'flat', heightMm: 0 }, false];
+  if (patch.atEdge) return [{ kind: 'open' }, !inside];
+  if (inside) return [between, false];
+  const step = Math.min(...border.map(([k]) => intervals[k]));
+  return [{ kind: 'cap', lowMm: low, highMm: high, upMm: step, downMm: Math.min(step, low) }, true];
 }
 
-/** Whether higher or lower ground lies across the one line that borders a patch. */
+/**
+ * Whether all lines round a patch are feet, or all are crests: then the ground goes on beyond each of them. Round the foot of a hill a closed
+ * line with nothing in it says nothing to what lies outside.
+ */
+function allAlike(
+  patch: Patch,
+  border: readonly [number, Reach][],
+  lines: readonly ShapeLine[],
+  patches: readonly Patch[],
+  [x, y]: Point,
+): boolean {
+  const trends = border.map(([k, reach]) => ({ k, ...beyondLine(patch, k, reach, patches) }));
+  const quiet = ({ k, above, below }: (typeof trends)[0]) =>
+    patch.atEdge && !above && !below && lines[k].closed && !insideRing(lines[k].points, x, y);
+  const telling = trends.filter((trend) => !quiet(trend));
+  if (!telling.length) return false;
+  const feet = telling.every(({ above, below }) => above && !below);
+  return feet || (telling.length === trends.length && telling.every(({ above, below }) => below && !above));
+}
+
+/** Whether higher or lower ground lies across a line that borders a patch. */
 function beyondLine(
   patch: Patch,
   line: number,
