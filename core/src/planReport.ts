@@ -103,10 +103,11 @@ export function reportOf(
   const breakdown = breakdownOf(project, chosen.takeoff, mass);
   const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
   const limits = limitsRead(project, {
-    finish: chosen.days.finish?.likely ?? null,
+    finish: chosen.days.finish?.sure ?? null,
     handsOnMin: chosen.days.handsOnMin,
     mass,
     cost: breakdown.reduce<number | null>((all, { money }) => (money === null ? all : (all ?? 0) + money), null),
+    toBuy: shopping.reduce<number | null>((all, { buy }) => (buy?.cost == null ? all : (all ?? 0) + buy.cost), null),
     tallestMm: fit.tallestMm,
     zones: zones.zones,
   });
@@ -136,7 +137,7 @@ export function reportOf(
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
     format: 'hosket-plan',
-    version: 9,
+    version: 10,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -151,6 +152,7 @@ export function reportOf(
       volumeMl: ground.volumeMl,
       highestAt: pair(highest.at),
       lowestAt: pair(lowest.at),
+      guess: ground.guess && { share: ground.guess.share, at: pair(ground.guess.at) },
       pools: pools.map((pool) => ({ ...pool, at: pair(pool.at) })),
     },
     landforms: project.landforms.map((form, k) => landformReport(form, ground.built[k])),

@@ -230,7 +230,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(9),
+  version: z.literal(10),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -245,6 +245,8 @@ export const planReportSchema = z.strictObject({
     volumeMl: z.number(),
     highestAt: placeSchema,
     lowestAt: placeSchema,
+    /** Share of the base of which nothing says how high it is, and a place in it; null where all is said. */
+    guess: z.strictObject({ share: z.number(), at: placeSchema }).nullable(),
     /** Low ground that would hold water, the fullest first. */
     pools: z.array(poolSchema),
   }),

@@ -65,7 +65,9 @@ const levelSchema = z.strictObject({
   errorWorst: toleranceSchema,
 });
 
-export const finishSchema = z.strictObject({ early: z.string(), likely: z.string(), late: z.string() }).nullable();
+export const finishSchema = z
+  .strictObject({ early: z.string(), likely: z.string(), sure: z.string(), late: z.string() })
+  .nullable();
 
 const totalsSchema = z.strictObject({
   layers: count,
@@ -139,6 +141,8 @@ const proposalSchema = z.strictObject({
   dryHours: z.number(),
   names: z.array(z.enum(wishes)),
   beaten: z.boolean(),
+  /** One of about a dozen that truly differ. */
+  shown: z.boolean(),
 });
 export type ProposalReport = z.infer<typeof proposalSchema>;
 

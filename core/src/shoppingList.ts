@@ -16,6 +16,8 @@ export interface ShoppingList {
   /** Names of the tiles that it is for, in the order in which they are built. */
   tiles: string[];
   shopping: ShoppingLine[];
+  /** What costs are in. */
+  currency: string;
   sheets: SheetNeed[];
   /** What a list cannot mend: a tile for which the shed, after those before it, has no foam. */
   gaps: { tile: string; message: string; remedy: string }[];
@@ -33,6 +35,7 @@ export interface SetProgress {
 export const listOfTile = (project: Project, { shopping, stack }: PlanReport): ShoppingList => ({
   tiles: [project.tile.name],
   shopping,
+  currency: project.currency,
   sheets: sheetNeeds(project, stack.sheetsUsed),
   gaps: [],
 });
@@ -96,6 +99,7 @@ export function createSetLister(): { run: (project: Project) => Generator<SetPro
         ),
       ),
       sheets: sheetsTogether(shares.map(({ sheets }) => sheets)),
+      currency: project.currency,
       gaps: shares.flatMap(({ gaps }) => gaps),
     };
   }

@@ -11,6 +11,7 @@ const heads = [
   'to buy',
   'packs',
   'cost',
+  'currency',
   'supplier',
   'left over',
 ] as const;
@@ -19,15 +20,19 @@ const digits = (value: number) => String(Math.round(value * 100) / 100);
 
 /**
  * The shopping list as CSV, everything that is needed a line, also what is there already. Quoted where it must be; numbers with a decimal point, or with a decimal comma
- * between semicolons. `packsOf` says packs in words. Foam that no sheet is known for stands in a line of its own, with what to do.
+ * between semicolons; the last line is the total of what has a price. `packsOf` says packs in words. Foam that no sheet is known for stands in a line of its own, with what to do.
  */
 export function writeShoppingCsv(
-  { shopping, sheets, gaps }: Pick<ShoppingList, 'shopping' | 'sheets' | 'gaps'>,
+  { shopping, sheets, gaps, currency }: Pick<ShoppingList, 'shopping' | 'sheets' | 'gaps' | 'currency'>,
   packsOf: (line: ShoppingLine) => string,
   semicolons = false,
 ): string {
   const say = (value: number | null) =>
     value === null ? '' : semicolons ? digits(value).replace('.', ',') : digits(value);
+  const costs = [...sheets.map(({ cost }) => cost), ...shopping.map(({ buy }) => buy?.cost ?? null)].filter(
+    (cost) => cost !== null,
+  );
+  const total = costs.length ? costs.reduce((all, cost) => all + cost, 0) : null;
   const rows = [
     ...sheets.map(({ name, thicknessMm, needed, there, toBuy, cost }) => [
       name,
@@ -39,6 +44,7 @@ export function writeShoppingCsv(
       say(toBuy),
       toBuy ? say(toBuy) : '',
       say(cost),
+      cost === null ? '' : currency,
       '',
       '',
     ]),
@@ -48,7 +54,7 @@ export function writeShoppingCsv(
       'each',
       ...['', '', '', ''],
       `${message} ${remedy}`,
-      ...['', '', ''],
+      ...['', '', '', ''],
     ]),
     ...shopping.map((line) => [
       line.name,
@@ -60,9 +66,11 @@ export function writeShoppingCsv(
       say(line.short),
       packsOf(line),
       say(line.buy?.cost ?? null),
+      line.buy?.cost == null ? '' : currency,
       [...new Set(line.buy?.of.map(({ offer }) => offer.supplier).filter(Boolean))].join(', '),
       say(line.left),
     ]),
+    ['Total, as far as it is priced', '', '', '', '', '', '', '', say(total), total === null ? '' : currency, '', ''],
   ];
   return `${Papa.unparse({ fields: [...heads], data: rows }, { delimiter: semicolons ? ';' : ',', newline: '\r\n' })}\r\n`;
 }

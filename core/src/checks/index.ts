@@ -8,6 +8,7 @@ import { besideTheBase } from './rules/besideTheBase.ts';
 import { bowlTooLarge } from './rules/bowlTooLarge.ts';
 import { brokenLimits } from './rules/brokenLimits.ts';
 import { brokenOut } from './rules/brokenOut.ts';
+import { buriedCoats } from './rules/buriedCoats.ts';
 import { clashingPieces } from './rules/clashingPieces.ts';
 import { closeSeams } from './rules/closeSeams.ts';
 import { coatedSoon } from './rules/coatedSoon.ts';
@@ -24,9 +25,12 @@ import { emptyAreas } from './rules/emptyAreas.ts';
 import { emptyVoids } from './rules/emptyVoids.ts';
 import { flameNearAlcohol } from './rules/flameNearAlcohol.ts';
 import { footprintsUnmasked } from './rules/footprintsUnmasked.ts';
+import { giantHeights } from './rules/giantHeights.ts';
 import { glueEatsFoam } from './rules/glueEatsFoam.ts';
+import { glueSkinsOver } from './rules/glueSkinsOver.ts';
 import { grassAfterStones } from './rules/grassAfterStones.ts';
 import { grassGlueSkins } from './rules/grassGlueSkins.ts';
+import { guessedGround } from './rules/guessedGround.ts';
 import { hardForTheTool } from './rules/hardForTheTool.ts';
 import { hooksTooLow } from './rules/hooksTooLow.ts';
 import { hotGlueOnFoam } from './rules/hotGlueOnFoam.ts';
@@ -34,6 +38,7 @@ import { housesOffTheRoad } from './rules/housesOffTheRoad.ts';
 import { idleLandforms } from './rules/idleLandforms.ts';
 import { idleLayers } from './rules/idleLayers.ts';
 import { levelsOffJoint } from './rules/levelsOffJoint.ts';
+import { levelWithoutArea } from './rules/levelWithoutArea.ts';
 import { lockedBays } from './rules/lockedBays.ts';
 import { lostWishes } from './rules/lostWishes.ts';
 import { lowSpans } from './rules/lowSpans.ts';
@@ -41,6 +46,7 @@ import { lowStoreys } from './rules/lowStoreys.ts';
 import { materialShort } from './rules/materialShort.ts';
 import { meetingVoids } from './rules/meetingVoids.ts';
 import { missedSpots } from './rules/missedSpots.ts';
+import { nearlyTouching } from './rules/nearlyTouching.ts';
 import { noBenchHours } from './rules/noBenchHours.ts';
 import { nothingDrawn } from './rules/nothingDrawn.ts';
 import { nothingSeals } from './rules/nothingSeals.ts';
@@ -48,6 +54,7 @@ import { offTheBase } from './rules/offTheBase.ts';
 import { openOutlines } from './rules/openOutlines.ts';
 import { outOfRoom } from './rules/outOfRoom.ts';
 import { paintedDamp } from './rules/paintedDamp.ts';
+import { partlyOff } from './rules/partlyOff.ts';
 import { pasteTooDeep } from './rules/pasteTooDeep.ts';
 import { pastItsDate } from './rules/pastItsDate.ts';
 import { piecesNowhere } from './rules/piecesNowhere.ts';
@@ -67,6 +74,7 @@ import { tinyLines } from './rules/tinyLines.ts';
 import { tipsOver } from './rules/tipsOver.ts';
 import { tooNear } from './rules/tooNear.ts';
 import { twinSpots } from './rules/twinSpots.ts';
+import { uncountedStores } from './rules/uncountedStores.ts';
 import { unevenJoints } from './rules/unevenJoints.ts';
 import { upsideDownCliffs } from './rules/upsideDownCliffs.ts';
 
@@ -79,6 +87,11 @@ const rules: readonly Rule[] = [
   offTheBase,
   crossingLines,
   selfCrossings,
+  nearlyTouching,
+  giantHeights,
+  levelWithoutArea,
+  partlyOff,
+  guessedGround,
   openOutlines,
   twinSpots,
   missedSpots,
@@ -125,16 +138,19 @@ const rules: readonly Rule[] = [
   coatedSoon,
   colourOverGrass,
   colourUnderSeal,
+  buriedCoats,
   deepestOverLimit,
   doneOutOfOrder,
   flameNearAlcohol,
   footprintsUnmasked,
   glueEatsFoam,
+  glueSkinsOver,
   grassAfterStones,
   grassGlueSkins,
   hooksTooLow,
   hotGlueOnFoam,
   materialShort,
+  uncountedStores,
   nothingSeals,
   paintedDamp,
   pastItsDate,

@@ -23,9 +23,23 @@ export const colours = ['paint', 'wash', 'dry-brush'] as const satisfies readonl
 const everywhere = ({ when, sharePercent }: Coat) =>
   sharePercent >= 100 && Object.values(when).every((limits) => limits === null);
 
+/** Stuff that seals, whatever it is put on as. */
+const sealing: readonly string[] = ['seal coat', 'gesso', 'PVA seal', 'sealing paste'];
+
 /** Whether all of the ground is sealed before a coat. */
 export const sealedUnder = ({ coats }: Recipe, at: number): boolean =>
-  coats.slice(0, at).some((coat) => coat.operation === 'seal' && everywhere(coat));
+  coats.slice(0, at).some((coat) => (coat.operation === 'seal' || sealing.includes(coat.material)) && everywhere(coat));
+
+/** Whether a recipe lies on foam somewhere: walls of a box are none, nor is a stack of cork. */
+export function liesOnFoam(
+  { project, zones, layers }: Pick<PlanView, 'project' | 'zones' | 'layers'>,
+  { id }: Recipe,
+): boolean {
+  const used = project.sheets.filter((sheet) => layers.sheetsUsed.some(({ sheetId }) => sheetId === sheet.id));
+  if (used.length && used.every(({ material }) => material === 'cork')) return false;
+  const { surface } = project;
+  return surface.edges === id || zones.some(({ percent, recipe }) => percent > 0 && (recipe ?? surface.recipe) === id);
+}
 
 export const factsOf = ({ materials }: Pick<Project, 'materials'>, material: string): readonly Fact[] =>
   catalogueOf(materials).material(material)?.facts ?? [];

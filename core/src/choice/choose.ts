@@ -13,6 +13,7 @@ import {
   cheapest,
   costOf,
   type Found,
+  farApart,
   frontOf,
   type Graph,
   graphOf,
@@ -40,8 +41,10 @@ export interface Proposal {
   dryHours: number;
   /** What a builder may wish for that it is the best in. */
   names: Wish[];
-  /** Another is no worse in anything and better in something. */
+  /** Another is no worse in anything, as far as a builder can see. */
   beaten: boolean;
+  /** One of about a dozen that truly differ; the rest are there to be asked for. */
+  shown: boolean;
 }
 
 /** The stack that is built, and how it was come by. */
@@ -127,7 +130,23 @@ export function offersOf(project: Project, ground: StackGround, tracks: readonly
     const best = wish === 'soonest dry' ? soonestOf(proposals) : wished(project, ground, tracks, wish, proposals);
     best?.names.push(wish);
   }
+  markShown(proposals);
   return { proposals, complete };
+}
+
+/** About so many stacks are enough to choose from. */
+const ENOUGH = 12;
+
+/** Marks those that are best in something, and of the rest that are worth having some that truly differ. */
+function markShown(proposals: readonly Proposal[]): void {
+  const worth = proposals.filter(({ beaten, names }) => !beaten || names.length);
+  const named = worth.flatMap(({ names }, k) => (names.length ? [k] : []));
+  for (const k of farApart(
+    worth.map(({ totals }) => totals),
+    named,
+    ENOUGH,
+  ))
+    worth[k].shown = true;
 }
 
 const trackOf = (tracks: readonly Track[], school: School): Track =>
@@ -159,6 +178,7 @@ function proposalOf(
     dryHours: stackDryHours(project, glued, most95Guess(slopes, steps)),
     names: [],
     beaten,
+    shown: false,
   };
 }
 

@@ -40,8 +40,8 @@ export function operationsOf(
   return operations;
 }
 
-/** Paste that gets another coat has only to set; the last coat carries the drying of the whole depth. */
+/** Paste that sets has only to set before another coat, and the last coat carries the drying of the whole depth; what only dries does so coat by coat. */
 const waitsOfCoat = (waits: Waits, { drying, coats }: StageTakeoff, coat: number): Waits =>
-  drying.kind === 'paste' && coat < coats
+  drying.kind === 'paste' && drying.sets && coat < coats
     ? { ...waits, solvent: waits.coat, through: waits.coat, reason: 'set enough for the next coat' }
     : waits;

@@ -1,4 +1,4 @@
-import { boardOf, catalogueOf, glueOf, stuffOf } from '../materials/index.ts';
+import { boardOf, catalogueOf, type GlueData, glueOf, stuffOf } from '../materials/index.ts';
 import { fillPasteOf, type Project } from '../project/index.ts';
 import type { Drying } from '../takeoff/index.ts';
 import { type Coefficient, exactly, product, type Range, scaleRange, sum } from '../units/index.ts';
@@ -56,7 +56,7 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
       return {
         joint: k,
         between,
-        workable: scaleRange(glue.clampMinutes, slower / 60),
+        workable: scaleRange(holdHours(glue, project.stacking.pressed), slower),
         dry: scaleRange(drying.cureHours, slower),
       };
     }
@@ -85,15 +85,27 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
     const below = board.airBelow ? [...layers.slice(0, k).map((_, n) => barrier(n)), boardBarrier] : null;
     const halfWidthMm = layer.outlineMm > 0 ? layer.areaMm2 / layer.outlineMm : 1000;
     const { spread } = glue.spreads[glue.spreads.length - 1];
-    const held = glue.heldByRim ? scaleRange(glue.clampMinutes, 1 / 60) : null;
-    const { handling, dry } = jointHours(
+    const { dry } = jointHours(
       { waterGm2: spread.likely * (1 - drying.solids), above, below, halfWidthMm },
       project.air,
     );
     const mu = above[0].range;
     const uncertain = [{ range: scaleRange(spread, 1 / spread.likely) }, { range: scaleRange(mu, 1 / mu.likely) }];
-    return { joint: k, between, workable: held ?? product(handling, uncertain), dry: product(dry, uncertain) };
+    return { joint: k, between, workable: holdHours(glue, project.stacking.pressed), dry: product(dry, uncertain) };
   });
+}
+
+/** Pinned, dowelled or weighted, a joint of slow water-based glue is worked on after 20 minutes to 2 hours (common practice, no source). */
+const PRESSED_HOURS: Range = { low: 0.3, likely: 1, high: 2 };
+/** A stack under weights in polyurethane, which foams and lifts, is left overnight (common practice, no source). */
+const OVERNIGHT_HOURS: Range = { low: 8, likely: 12, high: 16 };
+
+/** Hours until a joint holds, so that it may be carved, skinned and primed: not the same as dry. */
+function holdHours({ clampMinutes, drying, heldByRim }: GlueData, pressed: boolean): Range {
+  const alone = scaleRange(clampMinutes, 1 / 60);
+  if (!pressed || heldByRim) return alone;
+  if (drying.kind === 'misted moisture') return OVERNIGHT_HOURS;
+  return drying.kind === 'water' && alone.likely > PRESSED_HOURS.likely ? PRESSED_HOURS : alone;
 }
 
 const slowest = (ranges: readonly Range[]): Range => ranges.reduce((a, b) => (b.likely > a.likely ? b : a), exactly(0));
@@ -107,26 +119,30 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
     case 'joints': {
       const joints = jointWaits(project, layers);
       const workable = slowest(joints.map((joint) => joint.workable));
-      const through = slowest(joints.map((joint) => joint.dry));
+      const dry = slowest(joints.map((joint) => joint.dry));
+      // What is buried dries on by itself: only what its moisture would spoil waits for that.
+      const on = dry.likely > workable.likely ? `; glue inside dries for about ${Math.round(dry.likely)} h` : '';
       return {
         touch: workable,
         coat: workable,
-        solvent: through,
-        through,
-        reason: `the slowest of ${joints.length} joints`,
+        solvent: workable,
+        through: workable,
+        reason: `the slowest of ${joints.length} joints holds${on}`,
       };
     }
     case 'paste': {
       // What sets by itself takes little notice of the air; what must dry to be firm goes by it.
       const slower = drying.sets ? Math.min(1.3, Math.max(0.7, 1 + 0.03 * (20 - air.temperatureC))) : dryingFactor(air);
       const set = scaleRange(drying.setMin, slower / 60);
-      const through = pasteDryHours(drying.depthMm, drying, air);
+      const coats = coatsToDry(drying);
+      const through = pasteDryHours(drying.depthMm / coats, drying, air);
       return {
         touch: set,
-        coat: set,
+        // What only dries takes no other coat before it has.
+        coat: drying.sets ? set : through,
         solvent: through,
         through,
-        reason: `paste ${drying.depthMm.toFixed(1)} mm deep (95 % of it no deeper)`,
+        reason: `paste ${drying.depthMm.toFixed(1)} mm deep (95 % of it no deeper)${coats > 1 ? `, in ${coats} coats that dry one after another` : ''}`,
       };
     }
     case 'hours': {
@@ -148,6 +164,21 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
 const SOLVENT_SHARE = 0.5;
 const larger = (a: Range, b: Range): Range => (b.likely > a.likely ? b : a);
 
+/** As in the take-off: nothing is filled in more coats. */
+const MOST_COATS = 40;
+
+/** In how many coats paste dries: what sets keeps its whole depth; what only dries is laid coat by coat, each when the one before is dry. */
+const coatsToDry = ({
+  sets,
+  depthMm,
+  mostPerCoatMm,
+}: {
+  sets: boolean;
+  depthMm: number;
+  mostPerCoatMm: number;
+}): number =>
+  sets || mostPerCoatMm <= 0 ? 1 : Math.min(MOST_COATS, Math.max(1, Math.ceil(depthMm / mostPerCoatMm - 1e-6)));
+
 /** Hours until paste so deep is dry through: F a d + b d^2. */
 function pasteDryHours(depthMm: number, { a, b }: { a: Range; b: Range }, air: Project['air']): Range {
   const first = product(dryingFactor(air) * depthMm, [{ range: a }]);
@@ -155,13 +186,19 @@ function pasteDryHours(depthMm: number, { a, b }: { a: Range; b: Range }, air: P
   return sum([first, second]);
 }
 
-/** Hours until glue and paste of a stack are dry through, before anyone has laid a hand on it: the slowest joint, or paste on joints that hold. */
+/** Hours until the paste of a stack is dry through, before anyone has laid a hand on it: on joints that hold, coat by coat where it only dries. */
 export function stackDryHours(project: JointBench, layers: readonly GluedLayer[], pasteMm: number): number {
   const joints = jointWaits(project, layers);
   const hold = slowest(joints.map(({ workable }) => workable)).likely;
-  const glue = slowest(joints.map(({ dry }) => dry)).likely;
   const catalogue = catalogueOf(project.materials);
   const paste = fillPasteOf(project);
-  const dry = { a: catalogue.need(paste, 'dryA'), b: catalogue.need(paste, 'dryB') };
-  return Math.max(glue, hold + pasteDryHours(pasteMm, dry, project.air).likely);
+  const drying = {
+    depthMm: pasteMm,
+    mostPerCoatMm: catalogue.need(paste, 'mostPerCoatMm').likely,
+    a: catalogue.need(paste, 'dryA'),
+    b: catalogue.need(paste, 'dryB'),
+    sets: catalogue.material(paste)?.facts.includes('sets') ?? false,
+  };
+  const coats = coatsToDry(drying);
+  return hold + coats * pasteDryHours(pasteMm / coats, drying, project.air).likely;
 }

@@ -4,12 +4,13 @@ import type { Mass } from './mass.ts';
 
 /** What the plan has come to, as limits need it. */
 export interface Reached {
-  /** Likely end of the work, `2027-03-15T...`; null when it never ends. */
+  /** By when the work is over as often as the brief asks, `2027-03-15T...`; null when it never ends. */
   finish: string | null;
   handsOnMin: number;
   mass: Mass;
-  /** Of everything used, as far as it is priced; null when nothing is. */
+  /** Of everything used, and of everything that must still be bought, as far as it is priced; null when nothing is. */
   cost: number | null;
+  toBuy: number | null;
   /** Highest place of all over the underside of the board, mm. */
   tallestMm: number;
   zones: readonly ZoneRead[];
@@ -72,17 +73,18 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
       );
     }
     case 'finished by':
-      return dueRead(reached.finish, check.date, read);
+      return dueRead(reached.finish, check.date, project.limits.sureOf, read);
   }
 }
 
 function dueRead(
   finish: string | null,
   due: string,
+  sureOf: number,
   read: (kept: boolean | null, why: string) => LimitRead,
 ): LimitRead {
   if (finish === null) return read(false, 'the work has no end yet');
-  return read(dayOf(finish) <= due, `likely ready ${dayOf(finish)}`);
+  return read(dayOf(finish) <= due, `ready by ${dayOf(finish)} ${sureOf} times in 100`);
 }
 
 /** Every limit and rule of the brief against what the plan comes to. */
@@ -94,7 +96,7 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
     reads.push(read);
     return read;
   };
-  if (dueDate !== null) dueRead(reached.finish, dueDate, limit('due', `Finished by ${dueDate}`));
+  if (dueDate !== null) dueRead(reached.finish, dueDate, project.limits.sureOf, limit('due', `Finished by ${dueDate}`));
   if (weightG !== null) {
     const { low, likely, high } = reached.mass.totalG;
     const g = (value: number) => `${value.toFixed(0)} g`;
@@ -105,10 +107,10 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
   }
   if (cost !== null)
     limit('cost', `No dearer than ${cost} ${project.currency}`)(
-      reached.cost === null ? null : reached.cost <= cost,
-      reached.cost === null
+      reached.cost === null && reached.toBuy === null ? null : Math.max(reached.cost ?? 0, reached.toBuy ?? 0) <= cost,
+      reached.cost === null && reached.toBuy === null
         ? 'nothing has a price yet'
-        : `${reached.cost.toFixed(2)} ${project.currency} as far as it is priced`,
+        : `${(reached.cost ?? 0).toFixed(2)} ${project.currency} used up, ${(reached.toBuy ?? 0).toFixed(2)} ${project.currency} to buy in whole packs, as far as it is priced`,
     );
   if (benchHours !== null)
     limit('hours', `No more than ${benchHours} h at the bench`)(

@@ -114,7 +114,6 @@ export function* settle(
     wanted.set(rest);
     visit(levels, 0);
     if (furthest(change) < nearMm) {
-      (globalThis as any).STEPS?.push(`${z.length}:${step}`);
       return;
     }
     const now = product(rest, change);

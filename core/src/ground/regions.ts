@@ -29,6 +29,9 @@ export interface Regions {
 /** Fewer nodes than these between lines are no ground of their own. */
 const LEAST_NODES = 12;
 
+/** A hollow keeps some ground over the board: it falls by no more than this share of its rim's height. */
+const OVER_THE_BOARD = 0.75;
+
 export const FLAT = 1;
 const ON_LINE = 2;
 
@@ -65,6 +68,7 @@ export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Pins): 
   const { columns, rows } = grid;
   const label = labelPatches(columns, rows, pins.blocked);
   const patches = gatherPatches(label, pins);
+  addFreeEnds(patches, label, grid, lines);
   for (let j = 0, n = 0; j < rows; j++)
     for (let i = 0; i < columns; i++, n++) {
       patches[label[n]].nodes++;
@@ -165,6 +169,23 @@ function gatherPatches(label: Int32Array, pins: Pins): Patch[] {
   return patches;
 }
 
+/** Lines that end in the midst of a patch have it on both sides, also where they run along nodes and cross no edge that tells. */
+function addFreeEnds(patches: Patch[], label: Int32Array, grid: Grid, lines: readonly ShapeLine[]): void {
+  const { columns, rows, cellMm, originMm } = grid;
+  lines.forEach(({ points, closed, beyond }, line) => {
+    if (closed || points.length < 2) return;
+    for (const end of [points[0], points[points.length - 1]]) {
+      if (beyond.some(([from]) => from === end)) continue;
+      const [i, j] = [Math.floor((end[0] - originMm[0]) / cellMm), Math.floor((end[1] - originMm[1]) / cellMm)];
+      if (i < 0 || j < 0 || i >= columns - 1 || j >= rows - 1) continue;
+      const n = j * columns + i;
+      const patch = label[n];
+      // Where it ends on another line there are two patches round its end.
+      if ([n + 1, n + columns, n + columns + 1].every((m) => label[m] === patch)) patches[patch].endingHere.add(line);
+    }
+  });
+}
+
 /** The least gap in height between one reach and others that are not the same; infinite where there is none. */
 function nearestGap(reach: Reach, others: Iterable<Reach | null>): number {
   let gap = Number.POSITIVE_INFINITY;
@@ -221,7 +242,7 @@ function ruleOf(
   if (patch.atEdge) return [{ kind: 'open' }, !inside];
   if (inside) return [between, false];
   const step = Math.min(...border.map(([k]) => intervals[k]));
-  return [{ kind: 'cap', lowMm: low, highMm: high, upMm: step, downMm: Math.min(step, low) }, true];
+  return [{ kind: 'cap', lowMm: low, highMm: high, upMm: step, downMm: Math.min(step, OVER_THE_BOARD * low) }, true];
 }
 
 /**

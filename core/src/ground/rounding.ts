@@ -35,15 +35,18 @@ function capsOf(z: Float64Array, label: Int32Array, rules: readonly Rule[]): (((
   });
 }
 
+/** A dome is no flatter than this on top: a summit that would have to bend more than that has a kink at its rim instead. */
+const FLATTEST = 2;
+
 /**
- * A dome of height `most` brought under `limit` without a kink at its rim: F(0) = 0, F'(0) = 1, F(most) = m < limit, rising all the way, so
- * that what was highest stays the only highest place. m = most / (1 + (most / limit)^4)^(1/4), all but `most` itself up to half the limit;
- * F(e) = m (1 - (1 - e / most)^(most / m)).
+ * A dome of height `most` brought under `limit`: F(0) = 0, F(most) = m < limit, rising all the way, so that what was highest stays the only
+ * highest place. m = most / (1 + (most / limit)^4)^(1/4), all but `most` itself up to half the limit; F(e) = m (1 - (1 - e / most)^p), with
+ * p = most / m so that there is no kink at the rim (F'(0) = 1), but at most 2, or the top would be a flat.
  */
 export function rounded(most: number, limit: number): (above: number) => number {
   if (most <= 0) return (above) => above;
   if (limit <= 0) return () => 0;
   const top = most / (1 + (most / limit) ** 4) ** 0.25;
-  const power = most / top;
+  const power = Math.min(FLATTEST, most / top);
   return (above) => top * (1 - Math.max(0, 1 - above / most) ** power);
 }

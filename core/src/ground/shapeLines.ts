@@ -46,7 +46,7 @@ function linesOf(item: Item): ShapeLine[] {
     case 'spot':
       return [{ ...plain, itemId, points, heights: [item.heightMm, item.heightMm] }];
     case 'form':
-      return [{ ...plain, itemId, points, heights: [item.fromMm, item.toMm] }];
+      return [{ ...plain, itemId, points, heights: [item.fromMm, item.toMm], fold: true }];
     case 'break':
       return [{ ...plain, itemId, points, heights: null, sides: { left: item.topMm, right: item.footMm } }];
     case 'cliff': {

@@ -50,7 +50,10 @@ export type Value = z.infer<typeof valueSchema>;
 export const packUnits = ['ml', 'g', 'each', 'mm'] as const;
 export type PackUnit = (typeof packUnits)[number];
 
-const packSchema = z.strictObject({ amount: z.number().gt(0).max(1e6), unit: z.enum(packUnits) });
+const packSchema = z.strictObject({
+  amount: z.number().min(0.1, 'A pack holds at least 0.1 of its unit').max(1e6),
+  unit: z.enum(packUnits),
+});
 export type Pack = z.infer<typeof packSchema>;
 
 /** A material by its kind, never by a maker. */

@@ -6,6 +6,8 @@ export interface MixPart {
   name: string;
   parts: number;
   which?: string;
+  /** A powder that goes in dry: measured loose, it fills less. */
+  dry?: boolean;
 }
 
 /** A mix by parts of volume; `drops` is what a litre of it gets besides. */
@@ -23,6 +25,10 @@ const part = (material: string, name: string, parts: number, which?: string): Mi
   name,
   parts,
   ...(which && { which }),
+});
+const powder = (material: string, name: string, parts: number): MixPart => ({
+  ...part(material, name, parts),
+  dry: true,
 });
 
 /** Mixes of the trade (common practice, no source). */
@@ -76,13 +82,13 @@ export const mixes: readonly Mix[] = [
   {
     id: 'mud paste',
     name: 'Mud paste',
-    parts: [part('soil', 'sifted soil', 4), part('matt medium', 'matt medium', 3), part('plaster', 'plaster', 1)],
+    parts: [part('soil', 'sifted soil', 4), part('matt medium', 'matt medium', 3), powder('plaster', 'plaster', 1)],
     note: 'As stiff as porridge; gloss where it is to stay wet.',
   },
   {
     id: 'snow paste',
     name: 'Snow 1:1',
-    parts: [part('snow powder', 'snow powder', 1), part('white PVA', 'PVA', 1)],
+    parts: [powder('snow powder', 'snow powder', 1), part('white PVA', 'PVA', 1)],
     note: 'Stir it fluffy; a little white paint keeps it from yellowing.',
   },
 ];
@@ -106,12 +112,13 @@ export interface Measured {
 export type Given = number | 'whole';
 
 /**
- * All parts of a mix from one of them or from the whole, ml. Volumes add (a powder takes its loose volume: the whole is then somewhat more than what comes out of
- * the bowl). Mass from the density, loose where that is how it is measured.
+ * All parts of a mix from one of them or from the whole, ml. What is wet fills the voids of what is loose first (`bowlShare`). Mass from the
+ * density, loose where that is how it is measured.
  */
 export function measuredOut(mix: Mix, given: Given, ml: number, catalogue: Catalogue = shippedCatalogue): Measured[] {
   const all = mix.parts.reduce((sum, { parts }) => sum + parts, 0);
-  const wholeMl = given === 'whole' ? ml : (ml * all) / mix.parts[given].parts;
+  /** All parts as they are measured out: more than the bowl holds in the end. */
+  const wholeMl = given === 'whole' ? ml / bowlShare(mix, catalogue) : (ml * all) / mix.parts[given].parts;
   const measure = (material: string, name: string, partMl: number): Measured => ({
     name,
     ml: partMl,
@@ -123,6 +130,29 @@ export function measuredOut(mix: Mix, given: Given, ml: number, catalogue: Catal
     ...mix.parts.map(({ material, name, parts }) => measure(material, name, (wholeMl * parts) / all)),
     ...(mix.drops ? [measure(mix.drops.material, mix.drops.name, (mix.drops.per100Ml * DROP_ML * wholeMl) / 100)] : []),
   ];
+}
+
+/** Density of grains and powders without their voids, kg/L: minerals, and what is light when loose (foam, leaves, wood). From memory. */
+const GRAIN_KG_PER_L = { mineral: 2.6, light: 1.1 };
+/** What is heavier than this when loose is mineral, kg/L. */
+const MINERAL_FROM = 0.5;
+
+/**
+ * What comes out of the bowl, as a share of all parts as they were measured out. Grains and powders have voids, which what is wet fills first:
+ * the bowl holds whichever is more, the loose parts with their voids or their solid with all that is wet.
+ */
+export function bowlShare(mix: Mix, catalogue: Catalogue = shippedCatalogue): number {
+  let [loose, solid, wet] = [0, 0, 0];
+  for (const { material, parts, dry } of mix.parts) {
+    const bulk = dry ? catalogue.figure(material, 'powderKgPerL') : null;
+    const kg = (bulk ?? catalogue.figure(material, 'bulkKgPerL'))?.likely;
+    if (kg === undefined || (!dry && catalogue.material(material)?.form !== 'loose')) wet += parts;
+    else {
+      loose += parts;
+      solid += parts * Math.min(1, kg / (kg >= MINERAL_FROM ? GRAIN_KG_PER_L.mineral : GRAIN_KG_PER_L.light));
+    }
+  }
+  return Math.max(loose, solid + wet) / (loose + wet);
 }
 
 /** Density of a material as it is measured out: loose, or as it is used. */

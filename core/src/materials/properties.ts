@@ -40,6 +40,7 @@ export const properties = {
   fixMl: { name: 'fixative 1:3, at the usual layer', unit: 'ml/100 cm2' },
   keptG: { name: 'kept', unit: 'g/100 cm2' },
   load: { name: 'load, against kept', unit: '-' },
+  gatheredPercent: { name: 'of the loose excess gathered again', unit: '%' },
   openMin: { name: 'glue stays open', unit: 'min' },
   patchCm2: { name: 'glued at a time', unit: 'cm2' },
   dustG: { name: 'on touched ground', unit: 'g/100 cm2' },

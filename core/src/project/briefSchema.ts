@@ -65,6 +65,8 @@ export type Presence = (typeof presences)[number];
 
 export const limitsSchema = z.strictObject({
   dueDate: z.iso.date('Write the date like 2027-03-15').nullable(),
+  /** How sure the builder wants to be of a date, in 100. */
+  sureOf: z.number().int().min(50).max(99),
   weightG: z.number().gt(0).max(1e6).nullable(),
   cost: z.number().gt(0).max(1e7).nullable(),
   benchHours: z.number().gt(0).max(1e5).nullable(),

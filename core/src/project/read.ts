@@ -90,7 +90,17 @@ const migrations: Migrations = {
   }),
   /** Version 7 knew no cupboard, no packs and prices, nothing done, nothing overruled, and not what the piece stands on. */
   7: (document) => ({ ...document, stores: emptyStores(), overruled: [], support: usualSupport() }),
+  /** Version 8 knew nothing of weights on a stack, nor how sure a date was wanted. */
+  8: (document) => ({
+    ...document,
+    stacking: withField(document.stacking, { pressed: true }),
+    limits: withField(document.limits, { sureOf: 80 }),
+  }),
 };
+
+/** A part of a document with a field that came in later; what is no such part is left to be refused. */
+const withField = (part: unknown, field: Fields): unknown =>
+  typeof part === 'object' && part !== null && !Array.isArray(part) ? { ...field, ...part } : part;
 
 const carriedZones = (zones: unknown): unknown =>
   typeof zones === 'object' && zones !== null && 'rules' in zones

@@ -45,6 +45,11 @@ export const newCoat = (id: string, operation: Operation, material: string, chan
   ...change,
 });
 
+/** Loose stuff that lies on the ground as single stones, and comes off with the fibres when a base is tapped. */
+const looseStones: readonly string[] = ['large stones', 'small stones', 'ballast', 'nut-shell ballast'];
+export const isLooseStone = ({ operation, material }: Pick<Coat, 'operation' | 'material'>): boolean =>
+  operation === 'scatter' && looseStones.includes(material);
+
 const upTo = (to: number) => ({ ...everywhere(), slope: { from: null, to } });
 
 /** What a new project wears: compound, sealed, painted and dry-brushed, with soil where it is not too steep and grass on the flats. */

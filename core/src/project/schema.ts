@@ -18,7 +18,7 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 8;
+export const PROJECT_VERSION = 9;
 
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({
@@ -44,7 +44,9 @@ const sittingSchema = z
   .nullable();
 
 const benchSchema = z.strictObject({
-  startDate: z.iso.date('Write the date like 2027-03-15'),
+  startDate: z.iso
+    .date('Write the date like 2027-03-15')
+    .refine((date) => date >= '1900' && date < '9900', 'Choose a year from 1900 to 9899'),
   week: z.strictObject({
     monday: sittingSchema,
     tuesday: sittingSchema,

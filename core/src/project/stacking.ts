@@ -7,6 +7,7 @@ export const usualStacking = (): Project['stacking'] => ({
   school: 'halfway',
   wish: 'least cost',
   glue: 'polyurethane',
+  pressed: true,
   glueLineMm: null,
   leastStepMm: 3,
   sheetYieldPercent: 80,

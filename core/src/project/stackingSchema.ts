@@ -55,6 +55,8 @@ export const stackingSchema = z.strictObject({
   school: z.enum(schools),
   wish: z.enum(wishes),
   glue: z.enum(glues),
+  /** Pinned, dowelled or weighted until the joint holds, as most do; else each joint is left alone. */
+  pressed: z.boolean(),
   /** The builder's own glue line, mm; null takes the usual one of the glue. */
   glueLineMm: z.number().min(0).max(5).nullable(),
   /** Less height than this left above a joint is made with paste, not with another sheet. */

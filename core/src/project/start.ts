@@ -43,7 +43,7 @@ export function startProject(name: string, startDate: string): Project {
       frame: null,
     },
     envelope: { box: null, swingMm: null },
-    limits: { dueDate: null, weightG: null, cost: null, benchHours: null, rules: [] },
+    limits: { dueDate: null, sureOf: 80, weightG: null, cost: null, benchHours: null, rules: [] },
     judging: { tiltDegrees: 20, unevenMm: 1.5, wayMm: 30 },
     air: { temperatureC: 20, humidityPercent: 50, airSpeedMs: 0.1 },
     sheets: [usualSheet('sheet-1')],

@@ -27,7 +27,7 @@ const packOfferSchema = z.strictObject({
   material,
   /** Empty for any colour or grade of it. */
   which,
-  amount: z.number().gt(0).max(1e6),
+  amount: z.number().min(0.1, 'A pack holds at least 0.1 of its unit').max(1e6),
   unit: z.enum(packUnits),
   price: z.number().min(0).max(1e6).nullable(),
   supplier: z.string().max(120),

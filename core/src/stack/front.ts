@@ -6,7 +6,7 @@ import { type Step, type Totals, totalsOf } from './model.ts';
 export const criteria = ['layers', 'carveMl', 'fillMl', 'bought', 'offMm', 'massG', 'deepMm'] as const;
 export type Criterion = (typeof criteria)[number];
 
-/** One stack that can be built. `beaten`: another is no worse in anything and better in something. */
+/** One stack that can be built. `beaten`: another is no worse in anything, as far as a builder can see. */
 export interface Candidate<Label> {
   label: Label;
   steps: Step[];
@@ -162,15 +162,15 @@ function stepsOf(last: Way): Step[] {
   return steps;
 }
 
-/** By how much values may differ and still count as alike. */
+/** By how much values may differ and still count as alike: what a builder can see. */
 const alike: Readonly<Record<Criterion, number>> = {
   layers: 0.5,
-  carveMl: 1e-6,
-  fillMl: 1e-6,
-  bought: 1e-9,
-  offMm: 1e-6,
-  massG: 1e-6,
-  deepMm: 1e-6,
+  carveMl: 0.1,
+  fillMl: 0.1,
+  bought: 0.005,
+  offMm: 0.1,
+  massG: 0.1,
+  deepMm: 0.1,
 };
 
 /** Whether a is no worse than b in anything and better in something. */
@@ -189,10 +189,14 @@ function markBeaten<Label>(ends: Candidate<Label>[]): void {
   rows.sort((a, b) => a.values[0] - b.values[0] || rest(a.values) - rest(b.values));
   const unbeaten: number[][] = [];
   for (const { end, values } of rows) {
-    end.beaten = unbeaten.some((other) => beatsIn(other, values, tolerances));
+    end.beaten = unbeaten.some((other) => matchesOrBeats(other, values, tolerances));
     if (!end.beaten) unbeaten.push(values);
   }
 }
+
+/** No worse in anything, as far as can be seen. */
+const matchesOrBeats = (a: readonly number[], b: readonly number[], tolerances: readonly number[]): boolean =>
+  a.every((value, k) => value <= b[k] + tolerances[k]);
 
 function beatsIn(a: readonly number[], b: readonly number[], tolerances: readonly number[]): boolean {
   let better = false;
@@ -201,6 +205,34 @@ function beatsIn(a: readonly number[], b: readonly number[], tolerances: readonl
     if (a[k] < b[k] - tolerances[k]) better = true;
   }
   return better;
+}
+
+/** Stacks nearer to one another than this, in shares of what all of them differ by, are not truly different. */
+const TRULY_APART = 0.04;
+
+/**
+ * Up to `most` stacks that truly differ, by their places in the list: those of `first`, then again and again the one farthest from all that are
+ * chosen, counted in each criterion by what all of them differ by.
+ */
+export function farApart(totals: readonly Totals[], first: readonly number[], most: number): number[] {
+  const spans = criteria.map((key) => {
+    const values = totals.map((each) => each[key]);
+    return Math.max(...values) - Math.min(...values);
+  });
+  const apart = (a: Totals, b: Totals) =>
+    criteria.reduce((far, key, k) => Math.max(far, spans[k] > 0 ? Math.abs(a[key] - b[key]) / spans[k] : 0), 0);
+  const chosen = [...first];
+  const nearest = totals.map((each) =>
+    chosen.reduce((near, k) => Math.min(near, apart(each, totals[k])), Number.POSITIVE_INFINITY),
+  );
+  while (chosen.length < Math.min(most, totals.length)) {
+    let next = 0;
+    for (let k = 1; k < totals.length; k++) if (nearest[k] > nearest[next]) next = k;
+    if (nearest[next] < TRULY_APART) break;
+    chosen.push(next);
+    for (let k = 0; k < totals.length; k++) nearest[k] = Math.min(nearest[k], apart(totals[k], totals[next]));
+  }
+  return chosen;
 }
 
 /** No more than `most` of them: the best in each criterion, then evenly from the least to the most filling. */

@@ -23,13 +23,14 @@ const divisor = (a: number, b: number): number => (b ? divisor(b, a % b) : a);
 
 /**
  * The cheapest packs that cover an amount: least cost, then fewest packs. Where not all packs have a price, those without one are left aside; where none has, least is
- * left over. Exact (a covering knapsack by dynamic programming over the amount); null where there are no packs.
+ * left over. Exact (a covering knapsack by dynamic programming over the amount); null where there are no packs, or none that holds a hundredth of a
+ * unit.
  */
 export function cheapestPacks(needed: number, packs: readonly PackSize[]): Combination | null {
   if (!packs.length) return null;
   const priced = packs.some(({ price }) => price !== null);
   const usable = packs.flatMap(({ amount, price }, at) =>
-    amount > 0 && (price !== null || !priced)
+    amount * GRAIN >= 0.5 && (price !== null || !priced)
       ? [{ at, grains: Math.round(amount * GRAIN), cost: price ?? amount }]
       : [],
   );

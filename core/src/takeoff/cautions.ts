@@ -35,12 +35,41 @@ export const wiringCautions = (): string[] => [
   'Low voltage only: insulate joints, fuse or limit the current, keep batteries reachable and out of foam and resin. No mains inside the scene: that is for a licensed person.',
 ];
 
+/** Loose stuff fine enough to be breathed in. */
+const fineDust: readonly string[] = ['grout', 'fine sand', 'soil', 'dyed sawdust', 'snow powder', 'weathering powder'];
+
+/** Cautions for what a material is made of and how it keeps (common practice, no source; the maker's sheet wins). */
+function natureCautions(catalogue: Catalogue, id: string): string[] {
+  const known = catalogue.material(id);
+  if (!known) return [];
+  const powder = catalogue.figure(id, 'yieldLPerKg') !== null;
+  const readyWet = !powder && known.facts.includes('water-based') && (known.form === 'paste' || known.form === 'thin');
+  return [
+    ...(powder
+      ? [
+          'Dry powder: mask against fine dust (P2 or better) when it is poured, mixed and sanded; it may hold crystalline silica.',
+          'Never dry it hotter than 40 to 50 °C: set plaster turns back to powder. It must not freeze before it is dry.',
+        ]
+      : []),
+    ...(fineDust.includes(id)
+      ? [
+          'Fine dust: mask (P2 or better) when it is sifted, strewn and brushed; sand and grout may hold crystalline silica.',
+        ]
+      : []),
+    ...(readyWet ? ['Frost spoils it in its pot and on the work.'] : []),
+  ];
+}
+
 /** Cautions that go with materials: what each says of itself, and what its nature asks for. */
 export function materialCautions(catalogue: Catalogue, ids: readonly string[]): string[] {
   const said = ids.flatMap((id) => {
     const known = catalogue.material(id);
     if (!known) return [];
-    return [...(known.caution ? [known.caution] : []), ...known.facts.flatMap((fact) => byFact[fact] ?? [])];
+    return [
+      ...(known.caution ? [known.caution] : []),
+      ...known.facts.flatMap((fact) => byFact[fact] ?? []),
+      ...natureCautions(catalogue, id),
+    ];
   });
   return [...new Set(said)];
 }

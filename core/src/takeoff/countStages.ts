@@ -20,6 +20,7 @@ interface Piece {
 export function countStages(
   project: Pick<Project, 'rows' | 'counts' | 'materials' | 'stores'>,
   ground: Ground,
+  bed: StageTakeoff['after'] = [],
 ): StageTakeoff[] {
   const catalogue = catalogueOf(project.materials);
   const priceOf = pricesOf(project);
@@ -37,7 +38,7 @@ export function countStages(
               },
             ]
           : [];
-      return stageOf(
+      const stage = stageOf(
         catalogue,
         priceOf,
         `row-${row.id}`,
@@ -46,6 +47,7 @@ export function countStages(
         rails,
         row.kind === 'track' ? read.railMm / 2000 : 0,
       );
+      return { ...stage, after: [...bed], note: 'Made while glue and paste dry; set when the ground is there.' };
     }),
     ...project.counts.map((count) => countedStage(catalogue, priceOf, count)),
   ].filter((stage) => stage.materials.length > 0);

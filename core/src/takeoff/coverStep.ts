@@ -1,4 +1,4 @@
-import { exactly, scaleRange, sum } from '../units/index.ts';
+import { type Amount, type Coefficient, exactly, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import {
   covered,
@@ -111,8 +111,8 @@ export function fibreAmounts(context: StepContext): StepAmounts {
           times(kept),
           ...maybe(context, 'load'),
         ]),
-        ...hadOf(context),
       },
+      { name: 'Fibres used up', amount: usedUp(context, hundreds, inputs, kept), ...hadOf(context) },
       { name: 'Grass glue', amount: glue, material: 'grass glue' },
     ],
     handsOn: handsOnOf(context, areaMm2, 1),
@@ -128,6 +128,30 @@ export function fibreAmounts(context: StepContext): StepAmounts {
     drying: hoursOf(context, 'grass glue'),
     dryG: amountOf('g', hundreds, '', [], [times(kept)]),
   };
+}
+
+/** Fibres that are gone afterwards: what is kept, and of the loose excess what is not gathered up to be used again. */
+function usedUp(
+  context: StepContext,
+  hundreds: number,
+  inputs: Amount['working']['inputs'],
+  kept: Coefficient,
+): Amount {
+  const load = context.catalogue.figure(context.material, 'load');
+  const gathered = context.catalogue.figure(context.material, 'gatheredPercent');
+  if (!load) return amountOf('g', hundreds, 'covered x fibres kept', inputs, [times(kept)]);
+  const gone = (loaded: number, again: number) => 1 + Math.max(0, loaded - 1) * (1 - again / 100);
+  const factor = {
+    ...load,
+    name: 'used up, of what is kept',
+    low: gone(load.low, gathered?.high ?? 0),
+    likely: gone(load.likely, gathered?.likely ?? 0),
+    high: gone(load.high, gathered?.low ?? 0),
+  };
+  return amountOf('g', hundreds, 'covered x fibres kept x (1 + (load - 1) x (1 - gathered up))', inputs, [
+    times(kept),
+    times(factor),
+  ]);
 }
 
 /** Discs so far apart that they stand at random take about this part of the densest packing (random sequential packing, 0.547 of 0.907; from memory). */

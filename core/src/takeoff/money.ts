@@ -8,17 +8,17 @@ export type PriceOf = (kind: Kind, unit: PackUnit) => number | null;
 /** Of an amount, how many of what its price is for: litres, kilograms, metres or pieces. */
 const priced: Readonly<Record<PackUnit, number>> = { ml: 1000, g: 1000, mm: 1000, each: 1 };
 
-/** Prices as the builder gave them: of a litre, kilogram, metre or piece in the catalogue, else those of the cheapest pack. */
+/** Prices as the builder gave them: those of the pack that is cheapest by amount, else of a litre, kilogram, metre or piece in the catalogue. */
 export function pricesOf({ materials, stores }: Pick<Project, 'materials' | 'stores'>): PriceOf {
   const catalogue = catalogueOf(materials);
   return (kind, unit) => {
-    const price = catalogue.figure(kind.material, 'price');
-    if (price) return price.likely / priced[unit];
     const each = stores.packs.flatMap((pack) => {
       const amount = pack.price !== null && offeredAs(pack, kind) ? sizeOf(pack, unit, catalogue) : null;
       return amount && pack.price !== null ? [pack.price / amount] : [];
     });
-    return each.length ? Math.min(...each) : null;
+    if (each.length) return Math.min(...each);
+    const price = catalogue.figure(kind.material, 'price');
+    return price ? price.likely / priced[unit] : null;
   };
 }
 

@@ -1,6 +1,7 @@
 import { type Depth, most95Of } from '../layers/index.ts';
+import { coefficient, labour } from '../materials/index.ts';
 import { bulkMm, type Project } from '../project/index.ts';
-import { type Amount, sum } from '../units/index.ts';
+import { type Amount, type Coefficient, sum } from '../units/index.ts';
 import { amountOf, lost, over, reworked, times } from './amounts.ts';
 import { dryMass, hadOf, handsOnOf, lossOf, maybe, type StepAmounts, type StepContext, zeroG } from './context.ts';
 import { mixParts } from './mixParts.ts';
@@ -55,7 +56,11 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
     { name: fillMl > 0 ? 'skin' : 'layer', value: layerMl, unit: 'ml' },
   ];
   const shrink = catalogue.figure(material, 'shrinkPercent');
-  const losses = [...(shrink ? [lost(shrink)] : []), ...lossOf(context)];
+  const losses = [
+    ...(layerMl > 0 ? [times(handSpread(layerMl / netMl))] : []),
+    ...(shrink ? [lost(shrink)] : []),
+    ...lossOf(context),
+  ];
   const volume = fillMl > 0 ? '(fill + skin)' : 'layer';
   const words = `${volume}${shrink ? ' / (1 - shrinkage)' : ''} / (1 - loss)`;
   const mixed = amountOf('ml', netMl, words, inputs, losses);
@@ -89,14 +94,15 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
       : []),
     ...stirred,
   ];
-  const alone = handsOnOf(context, areaMm2, 0);
+  const depths = wanted.flatMap((one) => one.depths);
+  const alone = spreading(context, areaMm2, depths, coats, 0);
   const batches = bowls(context, alone.likely * context.pace, coats, mixed, powder, water, stirred);
   const kept = amountOf('ml', netMl, '', [], shrink ? [lost(shrink)] : []);
   return {
     title: `${fillMl > 0 ? 'Fill and skin' : worn[0].coat.operation === 'skin' ? 'Skin' : name}${fillMl > 0 || worn[0].coat.operation === 'skin' ? `, ${lower(name)}` : ''}`,
     areaMm2,
     materials,
-    handsOn: handsOnOf(context, areaMm2, batches.count),
+    handsOn: spreading(context, areaMm2, depths, coats, batches.count),
     batches,
     coats,
     coatWord: 'coat',
@@ -113,11 +119,51 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
   };
 }
 
+/** A skin spread by hand is not of one thickness: its own part of the paste may be a fifth less or a third more (memory). */
+const handSpread = (share: number): Coefficient =>
+  coefficient('a skin spread by hand', 1 - 0.2 * share, 1, 1 + 0.35 * share, '-', 'memory', 'C');
+
+/** Paste deeper than this is filled in by volume, mm. */
+const BY_VOLUME_MM = 5;
+
+/**
+ * Minutes of spreading: every coat by the ground that is still to be covered, and what lies deeper than 5 mm by its volume besides; setting up
+ * so many times.
+ */
+function spreading(
+  context: StepContext,
+  areaMm2: number,
+  depths: readonly Depth[],
+  coats: number,
+  setUps: number,
+): Amount {
+  const most = context.catalogue.need(context.material, 'mostPerCoatMm').likely;
+  let coatedMm2 = areaMm2;
+  for (let coat = 1; coat < coats; coat++)
+    coatedMm2 += depths.reduce((all, { mm, areaMm2: each }) => all + (mm > coat * most + 1e-6 ? each : 0), 0);
+  const deepMl = depths.reduce((all, { mm, areaMm2: each }) => all + Math.max(0, mm - BY_VOLUME_MM) * each, 0) / 1000;
+  const work = handsOnOf(context, coatedMm2, setUps);
+  if (deepMl < 1) return work;
+  const filling = amountOf('min', deepMl / 1000, '', [], [times(labour.fillDeep)]);
+  return {
+    ...work,
+    ...sum([work, filling]),
+    working: {
+      expression: `${work.working.expression}; and what lies deeper than ${BY_VOLUME_MM} mm by volume`,
+      inputs: [...work.working.inputs, { name: `deeper than ${BY_VOLUME_MM} mm`, value: deepMl, unit: 'ml' }],
+      coefficients: [...work.working.coefficients, labour.fillDeep],
+    },
+  };
+}
+
+/** More coats than these are no way to fill anything: the rule about deep paste says so. */
+const MOST_COATS = 40;
+
 const lower = (name: string) => name[0].toLowerCase() + name.slice(1);
 
 function coatsFor({ catalogue, material }: StepContext, depthMm: number): number {
   const most = catalogue.need(material, 'mostPerCoatMm').likely;
-  return most > 0 ? Math.ceil(depthMm / most - 1e-6) : 1;
+  return most > 0 ? Math.min(MOST_COATS, Math.ceil(depthMm / most - 1e-6)) : 1;
 }
 
 /** Never more than can be spread in the time that is sure, and one at least for each coat. */

@@ -1,5 +1,13 @@
 import { type Catalogue, catalogueOf } from '../materials/index.ts';
-import { type Coat, fillPasteOf, newCoat, type Operation, operationWords, type Project } from '../project/index.ts';
+import {
+  type Coat,
+  fillPasteOf,
+  isLooseStone,
+  newCoat,
+  type Operation,
+  operationWords,
+  type Project,
+} from '../project/index.ts';
 import { scaleRange } from '../units/index.ts';
 import { coatCautions } from './cautions.ts';
 import type { StepAmounts, StepContext } from './context.ts';
@@ -27,6 +35,8 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
   const stages: StageTakeoff[] = [];
   /** The last step that was done on each zone, and whether it was paste. */
   const last = new Map<WornSurface, { id: string; coat: Coat }>();
+  /** Steps of static grass so far, on any zone. */
+  const grass: string[] = [];
   const ground = stepsOf(filled.filter(({ onFoam }) => onFoam));
   const sides = stepsOf(
     filled.filter(({ onFoam }) => !onFoam),
@@ -47,7 +57,7 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
         name: worn.surface.name,
         areaMm2: touchedMm2(worn),
       })),
-      after: [...earlier(catalogue, step.worn, last), ...edgesLast(step.worn, last)],
+      after: [...earlier(catalogue, step.worn, last), ...afterGrass(step, grass), ...edgesLast(step.worn, last)],
       dryG: scaleRange(amounts.dryG, 1),
       money: moneyFor(priceOf, amounts.materials),
       note: catalogue.material(material)?.use ?? '',
@@ -56,6 +66,7 @@ export function surfaceStages(project: Shelf, surfaces: readonly WornSurface[], 
         ...hadFor(amounts.materials).map((had) => had.material),
       ]),
     });
+    if (operation === 'grass') grass.push(step.id);
     for (const worn of step.worn) last.set(worn.surface, { id: step.id, coat: worn.coat });
   }
   return stages;
@@ -113,7 +124,7 @@ function amountsOf(project: Shelf, context: StepContext, { worn }: Step): StepAm
   }
 }
 
-/** What came before on the zones of a step: paste must be dry through before anything but paste, and joints before the first coat that shuts them in. */
+/** What came before on the zones of a step: paste must be dry through before anything but paste; joints must hold. */
 function earlier(
   catalogue: Catalogue,
   worn: readonly Worn[],
@@ -132,10 +143,14 @@ function earlier(
       want('glue', 'coat');
       want('carve', 'touch');
       want('voids', 'touch');
-    } else if (!before || isSkin(before.coat.operation)) want('glue', 'through');
+    } else if (!before || isSkin(before.coat.operation)) want('glue', 'coat');
   }
   return [...found].map(([id, wait]) => ({ id, wait }));
 }
+
+/** Loose stones wait for all grass before them, on whatever zone: the base is tipped and tapped to get loose fibres off. */
+const afterGrass = ({ worn: [{ coat }] }: Step, grass: readonly string[]): StageTakeoff['after'] =>
+  isLooseStone(coat) ? grass.map((id) => ({ id, wait: 'coat' as const })) : [];
 
 /** Sides come last, when nothing can drip on them any more: after the last step of every zone of the ground. */
 function edgesLast(

@@ -10,10 +10,22 @@ import { atPace, surfaceStages } from './surfaceStages.ts';
 import type { WornSurface } from './wornSurface.ts';
 
 /** Everything that goes on a stack, and everything counted, in working order. What is set to nothing is left out. */
-export const onGround = (project: Project, ground: Ground, surfaces: readonly WornSurface[]): StageTakeoff[] => [
-  ...surfaceStages(project, surfaces, skillFactor[project.bench.skill]),
-  ...countStages(project, ground),
-];
+export function onGround(project: Project, ground: Ground, surfaces: readonly WornSurface[]): StageTakeoff[] {
+  const worn = surfaceStages(project, surfaces, skillFactor[project.bench.skill]);
+  return [...worn, ...countStages(project, ground, bedOf(worn))];
+}
+
+/** What must be there before a row is set on the ground: joints that hold, the last of each kind of skin, seal and colour, and ballast. */
+function bedOf(worn: readonly StageTakeoff[]): StageTakeoff['after'] {
+  const bed = worn.filter(
+    ({ stage, id }) => stage === 'skin' || stage === 'seal' || stage === 'colour' || id.startsWith('scatter-ballast'),
+  );
+  return [
+    { id: 'glue', wait: 'coat' },
+    { id: 'carve', wait: 'touch' },
+    ...bed.map(({ id, drying }) => ({ id, wait: drying.kind === 'paste' ? ('through' as const) : ('coat' as const) })),
+  ];
+}
 
 /** Amounts for one stack and for what goes on it (`onGround`), in working order; `cut` is how its pieces lie on sheets, where that is known. */
 export function takeoffOf(

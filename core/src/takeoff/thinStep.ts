@@ -31,9 +31,9 @@ export function thinAmounts(context: StepContext): StepAmounts {
   ]);
   const water = thinParts ?? catalogue.figure(material, 'thinParts')?.likely ?? 0;
   const thinned = known?.facts.includes('spreads thinned') ?? false;
-  const paintOnly = thinned ? reworked(laid, scaleRange(laid, 1 / (1 + water)), `1 part in ${1 + water}`) : laid;
-  const least = scaleRange(leastPerColour, tones ? coats : 1);
-  const paint = atLeastOf(paintOnly, least);
+  // The least that can be mixed is of what is brushed on; several tones are one pot that is lightened.
+  const enough = atLeastOf(laid, leastPerColour);
+  const paint = thinned ? reworked(enough, scaleRange(enough, 1 / (1 + water)), `1 part in ${1 + water}`) : enough;
   const thinning: TakenMaterial[] =
     water > 0
       ? thinningOf(catalogue, material).map(({ material: of, name: called, share }) => ({

@@ -59,14 +59,17 @@ export function product(base: number, factors: readonly Factor[]): Range {
   let likely = base;
   let down = 0;
   let up = 0;
+  let none = false;
   for (const { range, under } of factors) {
+    // What may be nothing at all may leave nothing at all.
+    if (!under && range.low <= 0) none = true;
     likely = under ? likely / range.likely : likely * range.likely;
     const below = logRatio(range.likely, range.low);
     const above = logRatio(range.high, range.likely);
     down += (under ? above : below) ** 2;
     up += (under ? below : above) ** 2;
   }
-  return { low: likely * Math.exp(-Math.sqrt(down)), likely, high: likely * Math.exp(Math.sqrt(up)) };
+  return { low: none ? 0 : likely * Math.exp(-Math.sqrt(down)), likely, high: likely * Math.exp(Math.sqrt(up)) };
 }
 
 /** Sum of independent ranges: likely values add, spreads add as root-sum-square. */

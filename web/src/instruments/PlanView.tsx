@@ -42,6 +42,7 @@ export function PlanView({ editable = false, layer, above, marks = true, shading
       {marks && <UnderlayPicture />}
       <OutsideMask />
       <HeightLines />
+      <GuessedGround />
       {layer && <Footprint layer={layer} above={above} />}
       {marks && <PlanItems editable={editable} />}
       {marks && <PlanRoom />}
@@ -95,6 +96,33 @@ function HeightLines() {
     [lines, place],
   );
   return <path d={path} fill="none" stroke="#22272b" strokeOpacity={0.28} strokeWidth={0.7} pointerEvents="none" />;
+}
+
+/** Ground of which nothing says how high it is: short strokes over it, as water is not, and a broken edge. */
+function GuessedGround() {
+  const fields = useDeferredValue(useFields());
+  const { place } = useFrame();
+  const rings = useMemo(() => {
+    const { guessed, ground } = fields ?? {};
+    // A coarse ground that follows a pointer knows no guesses.
+    if (!guessed || !ground || guessed.length !== ground.values.length) return [];
+    return isolines({ ...ground, values: Float32Array.from(guessed) }, [0.5])[0];
+  }, [fields]);
+  if (!rings.length) return null;
+  const path = rings.map((ring) => linePath(ring, place, true)).join('');
+  return (
+    <path
+      d={path}
+      fillRule="evenodd"
+      fill="url(#guess)"
+      stroke="#22272b"
+      strokeOpacity={0.5}
+      strokeWidth={0.8}
+      strokeDasharray="2 4"
+      pointerEvents="none"
+      data-testid="guessed"
+    />
+  );
 }
 
 /** A layer's pieces, each kind of sheet in them; on it the outline and the dowels of the layer above. */

@@ -1,4 +1,11 @@
-import { baseOutline, type PlanReport, type SectionSample, sectionAlong, type UnitSystem } from '@hosket/core';
+import {
+  baseOutline,
+  type PlanReport,
+  type Point,
+  type SectionSample,
+  sectionAlong,
+  type UnitSystem,
+} from '@hosket/core';
 import { type PointerEvent, useMemo, useState } from 'react';
 import { useShown } from '../store/preview.ts';
 import { pickLayer, usePicked, useView } from '../store/viewStore.ts';
@@ -24,6 +31,19 @@ const laidTop = (report: PlanReport | null): number =>
     ...(report?.fit.things ?? []).map(({ topMm }) => topMm),
     ...(report?.spans ?? []).map(({ fromMm, toMm }) => Math.max(fromMm, toMm)),
   );
+
+/** Whether nothing says how high the ground is at a place of the section. */
+function guessedAt(fields: ReturnType<typeof useFields>, from: Point, to: Point): (sample: SectionSample) => boolean {
+  const { guessed, ground } = fields ?? {};
+  if (!guessed || !ground || guessed.length !== ground.values.length) return () => false;
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  return ({ alongMm }) => {
+    const share = alongMm / length;
+    const i = Math.round((from[0] + share * (to[0] - from[0])) / ground.cellMm);
+    const j = Math.round((from[1] + share * (to[1] - from[1])) / ground.cellMm);
+    return i >= 0 && j >= 0 && i < ground.columns && j < ground.rows && guessed[j * ground.columns + i] === 1;
+  };
+}
 
 export function SectionDrawing({ measuring }: { measuring: boolean }) {
   const { base } = useShown();
@@ -66,8 +86,13 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
     const toX = (alongMm: number) => PAD.left + alongMm * scale;
     const toY = (heightMm: number) => PAD.top + (tallest - heightMm) * scale * stretch;
     const drawn: SectionFrame = { across: toX, up: toY, pxPerMm: scale, pxPerMmUp: scale * stretch };
-    return { frame: drawn, across: toX, up: toY, paths: sectionPaths(samples, layers, toX, toY) };
-  }, [samples, layers, scale, stretch, tallest]);
+    return {
+      frame: drawn,
+      across: toX,
+      up: toY,
+      paths: sectionPaths(samples, layers, toX, toY, guessedAt(fields, from, to)),
+    };
+  }, [samples, layers, scale, stretch, tallest, fields, from, to]);
   const ticks = heightTicks(
     tallest,
     useView((view) => view.units),
@@ -138,6 +163,14 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
           <SectionCover frame={frame} from={from} to={to} samples={samples} />
           <SectionThings frame={frame} from={from} to={to} samples={samples} />
           <path d={paths.ground} fill="none" stroke="var(--graphite)" strokeWidth={2} strokeLinejoin="round" />
+          <path
+            d={paths.guess}
+            fill="none"
+            stroke="var(--graphite)"
+            strokeWidth={2}
+            strokeDasharray="2 5"
+            data-testid="guessed-line"
+          />
           <SectionHolds frame={frame} from={from} to={to} samples={samples} />
           {measuring && <SectionMeasure frame={frame} samples={samples} lengthMm={length} />}
           {under && (

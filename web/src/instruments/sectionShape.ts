@@ -8,7 +8,9 @@ export interface SectionPaths {
   carve: string;
   fill: string;
   skin: string;
+  /** The ground as it is said, and where it is guessed. */
   ground: string;
+  guess: string;
 }
 
 type Across = (alongMm: number) => number;
@@ -48,6 +50,7 @@ export function sectionPaths(
   layers: readonly LayerReport[],
   across: Across,
   up: Up,
+  guessed: (sample: SectionSample) => boolean = () => false,
 ): SectionPaths {
   const foam = layers.map(({ index, bottomMm, topMm }) => ({
     layer: index,
@@ -77,7 +80,7 @@ export function sectionPaths(
       up,
     ),
   );
-  const line = samples.filter((s) => s.onBase).map((s) => `${tenth(across(s.alongMm))} ${tenth(up(s.groundMm))}`);
+  const on = samples.filter((s) => s.onBase);
   return {
     foam,
     cutOut: cutOut.join(''),
@@ -96,6 +99,25 @@ export function sectionPaths(
       across,
       up,
     ),
-    ground: line.length ? `M${line.join('L')}` : '',
+    ground: lineOver(on, (s) => !guessed(s), across, up),
+    guess: lineOver(on, guessed, across, up),
   };
+}
+
+/** The ground line over those samples that belong to it, each run joined to the sample before it. */
+function lineOver(
+  samples: readonly SectionSample[],
+  belongs: (sample: SectionSample) => boolean,
+  across: Across,
+  up: Up,
+): string {
+  const point = (s: SectionSample) => `${tenth(across(s.alongMm))} ${tenth(up(s.groundMm))}`;
+  let path = '';
+  let drawing = false;
+  samples.forEach((sample, k) => {
+    const here = belongs(sample);
+    if (here) path += drawing ? `L${point(sample)}` : `M${k > 0 ? `${point(samples[k - 1])}L` : ''}${point(sample)}`;
+    drawing = here;
+  });
+  return path;
 }

@@ -39,7 +39,9 @@ export function opened(project: Project = smallProject()): () => void {
     const { report, ground, zones } = plan(now);
     usePlan.setState({
       report,
-      fields: { ground: ground.grid, outline: ground.outline, zones } as ReturnType<typeof usePlan.getState>['fields'],
+      fields: { ground: ground.grid, guessed: ground.guessed, outline: ground.outline, zones } as ReturnType<
+        typeof usePlan.getState
+      >['fields'],
     });
   };
   follow();

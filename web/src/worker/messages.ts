@@ -51,6 +51,8 @@ export interface ReadRequest {
 export interface Fields {
   ground: Grid;
   target: Grid;
+  /** 1 for nodes of which nothing says how high they are; null where all is said. */
+  guessed: Uint8Array | null;
   outline: Ring;
   zones: ZoneMap;
   /** Depth of paste by cell, as the zones lie, mm. */

@@ -49,6 +49,7 @@ function answerWith(ticket: number, { report, ground, target, zones, pasteMm, ar
     ? {
         ground: copyOf(ground.grid),
         target: copyOf(target.grid),
+        guessed: ground.guessed,
         outline: ground.outline,
         zones,
         pasteMm,

@@ -6,7 +6,8 @@ export const colourUnderSeal: Rule = (view) =>
   recipesWorn(view).flatMap((recipe) => {
     const colour = firstOf(recipe, colours);
     const seal = recipe.coats.findIndex(({ operation }, at) => operation === 'seal' && at > colour);
-    if (colour < 0 || seal < 0) return [];
+    // A second seal, over colour that lies on one, is meant.
+    if (colour < 0 || seal < 0 || firstOf(recipe, ['seal']) < colour) return [];
     return [
       onCoat(
         'warn',

@@ -7,7 +7,8 @@ export const hotGlueOnFoam: Rule = ({ project, layers }) => {
   const hot = glueOf(project.stacking.glue, catalogue).spreads.some(({ material }) =>
     catalogue.material(material)?.facts.includes('too hot for foam'),
   );
-  if (!hot || !layers.layers.length) return [];
+  const used = project.sheets.filter(({ id }) => layers.sheetsUsed.some(({ sheetId }) => sheetId === id));
+  if (!hot || !layers.layers.length || used.every(({ material }) => material === 'cork')) return [];
   return [
     {
       code: 'glue-too-hot',

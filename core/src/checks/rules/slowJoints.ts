@@ -13,12 +13,12 @@ export const slowJoints: Rule = ({ joints, project }) => {
   return [
     {
       code: 'joint-slow',
-      severity: 'warn',
+      severity: 'note',
       band: 'layers',
       place: `Joint ${slowest.joint}, ${slowest.between}`,
-      message: `${project.stacking.glue} between ${slowest.between} needs about ${Math.round(days)} days${byWater ? ': its water can only leave through the foam' : ' in this air'}.`,
+      message: `${project.stacking.glue} between ${slowest.between} dries inside for about ${Math.round(days)} days${byWater ? ': its water can only leave through the foam' : ' in this air'}. It holds long before, and work goes on.`,
       remedy: byWater
-        ? 'Polyurethane or foam-safe contact spray would hold by the next day; or let the spread glue go tacky before pressing.'
+        ? 'Only what its moisture would spoil waits for it: resin that touches the joint, a shut box. Polyurethane or foam-safe contact spray would be dry sooner.'
         : 'Work in a warmer, drier room, or use foam-safe contact spray.',
     },
   ];

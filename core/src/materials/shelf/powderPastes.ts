@@ -1,7 +1,7 @@
 import { shelf } from './row.ts';
 import { c, plasterCare, spreading } from './spreading.ts';
 
-/** Pastes that are mixed from a powder, and set. */
+/** Pastes that are mixed from a powder, and set. Mass is kept: yield x density as used = 1 + water, water = 1 / (loose density x parts). */
 export const powderPastes = shelf('paste', 'B', 'trade', [
   {
     id: 'compound',
@@ -42,7 +42,7 @@ export const powderPastes = shelf('paste', 'B', 'trade', [
     values: {
       wetKgPerL: c(1.4, 1.5, 1.65),
       dryKgPerL: c(0.95, 1.1, 1.3),
-      yieldLPerKg: c(0.9, 1.07, 1.25),
+      yieldLPerKg: c(0.85, 1.01, 1.2),
       powderKgPerL: c(0.55, 0.65, 0.8),
       powderParts: [2.5, 3, 3.5],
       mostPerCoatMm: c(4, 12, 20),
@@ -141,7 +141,7 @@ export const powderPastes = shelf('paste', 'B', 'trade', [
     values: {
       wetKgPerL: c(1.8, 1.95, 2.1),
       dryKgPerL: c(1.6, 1.75, 1.9),
-      yieldLPerKg: c(0.55, 0.62, 0.7),
+      yieldLPerKg: c(0.57, 0.64, 0.72),
       powderKgPerL: c(1.1, 1.3, 1.5),
       powderParts: c(2.5, 3, 3.5),
       mostPerCoatMm: c(3, 5, 10),
@@ -168,7 +168,7 @@ export const powderPastes = shelf('paste', 'B', 'trade', [
       dryKgPerL: c(1.05, 1.25, 1.45),
       yieldLPerKg: [0.8, 0.88, 1.0],
       powderKgPerL: c(0.75, 0.9, 1.1),
-      powderParts: [2, 2.2, 2.5],
+      powderParts: [2, 2.45, 2.7],
       mostPerCoatMm: [5, 10, 25],
       workingMin: [20, 40, 60],
       setMin: [90, 135, 180],
@@ -189,9 +189,9 @@ export const powderPastes = shelf('paste', 'B', 'trade', [
     ],
     values: {
       wetKgPerL: [1.4, 1.5, 1.7],
-      dryKgPerL: c(0.85, 0.97, 1.2),
-      yieldLPerKg: [0.9, 1.1, 1.3],
-      powderKgPerL: c(0.75, 0.9, 1.1),
+      dryKgPerL: c(0.75, 0.85, 1.0),
+      yieldLPerKg: [1.2, 1.4, 1.5],
+      powderKgPerL: c(0.75, 0.91, 1.1),
       powderParts: [0.9, 1, 1.2],
       mostPerCoatMm: [5, 10, 25],
       workingMin: [10, 12, 15],

@@ -28,6 +28,7 @@ const fibre = (mm: 2 | 4 | 6 | 12, kept: Three, glue: Three, open: Three, dry: T
   values: {
     keptG: c(...kept),
     load: c(1.5, 2, 3),
+    gatheredPercent: c(70, 85, 95),
     glueMl: c(...glue),
     openMin: c(...open),
     patchCm2: c(100, 250, 500),

@@ -10,9 +10,6 @@ import { type Measure, measured, measures, offerKey, sayMeasure } from './offers
 
 const OffersChart = lazy(() => import('./OffersChart.tsx'));
 
-/** Rows beyond this are shown when they are asked for. */
-const FIRST_ROWS = 14;
-
 /** Builds by an offer: by its name where it has one, so that it follows the ground; else layer by layer. */
 function build({ names, school, layers }: ProposalReport): void {
   edit((p) => {
@@ -43,7 +40,8 @@ export function OffersPage({ front, stack }: { front: PlanReport['front']; stack
   const options = measures
     .filter(({ key }) => (key !== 'offMm' || settled.onJoint.length) && (key !== 'bought' || buys))
     .map(({ key, title }) => ({ value: key, text: title }));
-  const shown = all ? rows : rows.slice(0, FIRST_ROWS);
+  const first = rows.filter((offer) => offer.shown || offerKey(offer) === built);
+  const shown = all ? rows : first;
   const columns: Measure[] = [
     'layers',
     'carveMl',
@@ -145,9 +143,9 @@ export function OffersPage({ front, stack }: { front: PlanReport['front']; stack
           })}
         </tbody>
       </table>
-      {rows.length > FIRST_ROWS && (
+      {rows.length > first.length && (
         <Button className="mt-2" onClick={() => setAll(!all)}>
-          {all ? 'Show the first only' : `Show all ${rows.length}`}
+          {all ? 'Show those that truly differ' : `Show all ${rows.length}`}
         </Button>
       )}
     </>

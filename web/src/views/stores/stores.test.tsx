@@ -175,7 +175,7 @@ describe('the shopping list of a set', () => {
     const gaps = [{ tile: 'Ford', message: 'Piece 2-1 lies nowhere.', remedy: 'Add sheets.' }];
     render(
       <MemoryRouter>
-        <ShoppingPage list={{ tiles: ['Gate', 'Ford'], shopping: [], sheets: [], gaps }} />
+        <ShoppingPage list={{ tiles: ['Gate', 'Ford'], shopping: [], sheets: [], gaps, currency: 'EUR' }} />
       </MemoryRouter>,
     );
     expect(screen.getByText(/^For 2 tiles: Gate, Ford\./)).toBeTruthy();
