@@ -183,7 +183,7 @@ describe('hosket sheet and hosket shopping', () => {
   it('shopping has the numbers of the plan, with semicolons and decimal commas where they are wanted', () => {
     const { shopping } = plan(project).report;
     const plain = hosket('shopping', demo).stdout.trim().split('\r\n');
-    expect(plain).toHaveLength(1 + 2 + shopping.length);
+    expect(plain).toHaveLength(1 + 2 + shopping.length + 1);
     const compound = shopping.find(({ material }) => material === 'compound');
     const line = plain.find((one) => one.startsWith('Cellulose-plaster compound,'));
     expect(line?.split(',')[3]).toBe(String(Math.round((compound?.likely ?? 0) * 100) / 100));

@@ -87,7 +87,15 @@ describe('the shopping list as a table, read back by another reader', () => {
     expect(data.map(({ material }) => material)).toEqual([
       ...sheets.map(({ name }) => name),
       ...report.shopping.map(({ name }) => name),
+      'Total, as far as it is priced',
     ]);
+    const money = (text: string) => Number(text.replace(',', '.') || 0);
+    const costs = data.slice(0, -1).map(({ cost }) => money(cost));
+    expect(money(data[data.length - 1].cost)).toBeCloseTo(
+      costs.reduce((all, cost) => all + cost, 0),
+      1,
+    );
+    for (const { cost, currency } of data) expect(currency).toBe(cost ? quarry.currency : '');
     expect(data.map(({ material }) => material)).toContain('Dust; "grey", from the quarry');
     const compound = data.find(({ material }) => material === 'Cellulose-plaster compound');
     expect(compound).toMatchObject({ packs: '2 x 500 g', supplier: 'Corner, "by the mill"', cost: '9' });
@@ -96,7 +104,7 @@ describe('the shopping list as a table, read back by another reader', () => {
   it('decimal points between commas, decimal commas between semicolons, the same numbers', () => {
     const [plain, commas] = [false, true].map((semicolons) => lines(semicolons).data);
     const numbers = (rows: Record<string, string>[], comma: boolean) =>
-      rows.map((row) => Number(row['needed, likely'].replace(comma ? ',' : '.', '.')));
+      rows.slice(0, -1).map((row) => Number(row['needed, likely'].replace(comma ? ',' : '.', '.')));
     expect(numbers(plain, false)).toEqual(numbers(commas, true));
     expect(plain.some((row) => /\d\.\d/.test(row['needed, likely']))).toBe(true);
     expect(commas.some((row) => /\d,\d/.test(row['needed, likely']))).toBe(true);

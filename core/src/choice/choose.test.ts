@@ -49,8 +49,8 @@ describe.each(['harl-quarry', 'vessa-terraces', 'tarrow-moor'])('%s: what else c
       const offer = best(wish);
       const weighed = offer && weigh(offer.school, offer.layers);
       if (!offer || !weighed) throw new Error(wish);
-      // Two hours of joints that hold first; read from half millimetres of height and mean slopes.
-      const shown = weighed.pasteDryHours.likely + 2;
+      // A night until the joints hold first; read from half millimetres of height and mean slopes.
+      const shown = weighed.pasteDryHours.likely + 12;
       expect(offer.dryHours / shown).toBeGreaterThan(0.6);
       expect(offer.dryHours / shown).toBeLessThan(1.4);
       for (const key of ['carveMl', 'fillMl', 'massG', 'deepMm', 'bought'] as const)

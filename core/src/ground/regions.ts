@@ -231,8 +231,8 @@ function ruleOf(
   const highMm = Math.max(...touching.map(([, { high }]) => high));
   const between: Rule = lowMm === highMm ? { kind: 'flat', heightMm: lowMm } : { kind: 'between', lowMm, highMm };
   // The slope of a face tells nothing about the ground beyond its crest or its foot.
-  if (touching.every(([k]) => lines[k].fold || lines[k].sides)) return [between, false];
-  const border = touching.filter(([k]) => lines[k].points.length > 1 && !patch.endingHere.has(k));
+  if (touching.every(([k]) => lines[k].face)) return [between, false];
+  const border = touching.filter(([k]) => lines[k].points.length > 1 && (!patch.endingHere.has(k) || lines[k].face));
   const inside = touching.length - border.length;
   const [low, high] = [Math.min(...border.map(([, r]) => r.low)), Math.max(...border.map(([, r]) => r.high))];
   if (border.length > 1 && !allAlike(patch, border, lines, patches, [x, y])) return [between, false];

@@ -12,6 +12,8 @@ export interface ShapeLine {
   heights: readonly [number, number] | null;
   /** Whether the ground may fold along it: bending does not act across. */
   fold: boolean;
+  /** The crest or foot of a cliff, or a break: its slope tells nothing of the ground beyond. */
+  face: boolean;
   /** A line across which the ground may jump, and its heights at left and right of the way it is drawn. */
   sides: { left: number | null; right: number | null } | null;
   /** Where an end reaches the base's edge, the way it would go on: it parts the ground there too, without a height. */
@@ -21,7 +23,7 @@ export interface ShapeLine {
 /** A cliff whose foot lies nearer to its top edge than this is drawn as a jump, mm. */
 const JUMP_MM = 1;
 
-const plain = { closed: false, level: false, fold: false, sides: null, beyond: [] };
+const plain = { closed: false, level: false, fold: false, face: false, sides: null, beyond: [] };
 
 /** What shapes the solved ground: all marks, and the cliffs among the landforms. */
 export function shapeLines(marks: readonly Mark[], landforms: readonly Landform[]): ShapeLine[] {
@@ -48,18 +50,20 @@ function linesOf(item: Item): ShapeLine[] {
     case 'form':
       return [{ ...plain, itemId, points, heights: [item.fromMm, item.toMm], fold: true }];
     case 'break':
-      return [{ ...plain, itemId, points, heights: null, sides: { left: item.topMm, right: item.footMm } }];
+      return [{ ...plain, itemId, points, heights: null, face: true, sides: { left: item.topMm, right: item.footMm } }];
     case 'cliff': {
       const reach =
         item.faceDegrees >= 89.5
           ? 0
           : Math.abs(item.topMm - item.footMm) / Math.tan((item.faceDegrees * Math.PI) / 180);
       if (reach < JUMP_MM)
-        return [{ ...plain, itemId, points, heights: null, sides: { left: item.topMm, right: item.footMm } }];
+        return [
+          { ...plain, itemId, points, heights: null, face: true, sides: { left: item.topMm, right: item.footMm } },
+        ];
       const foot = offsetLine(points, -reach);
       return [
-        { ...plain, itemId, points, heights: [item.topMm, item.topMm], fold: true },
-        { ...plain, itemId, points: foot, heights: [item.footMm, item.footMm], fold: true },
+        { ...plain, itemId, points, heights: [item.topMm, item.topMm], fold: true, face: true },
+        { ...plain, itemId, points: foot, heights: [item.footMm, item.footMm], fold: true, face: true },
       ];
     }
     default:

@@ -6,7 +6,7 @@ import type { ShapeLine } from './shapeLines.ts';
 import { holdStill, levelsOf, refined, type Storey, storeysOf } from './storeys.ts';
 
 /** A lattice has come to rest when its nodes are nearer than this to where they belong, mm. */
-const REST_MM = 0.003;
+const REST_MM = 0.0015;
 /** The most steps to rest: far more than are ever needed, so that bad luck ends. */
 const MOST_STEPS = 60;
 /** Ground between lines may pass their heights by less than this, mm. */
@@ -61,6 +61,8 @@ export function* solveGround(
       levels = levelsOf(storeys, bendLengthMm, grid.cellMm);
     }
   }
+  const { datumMm } = storeys[0];
+  for (let n = 0; n < z.length; n++) z[n] += datumMm;
   return { z, bendLengthMm };
 }
 
@@ -73,16 +75,18 @@ export function* settleFrom(
   regions: Regions,
 ): Generator<undefined, Float64Array> {
   const storeys = yield* storeysOf(grid, lines, pins, regions);
-  const z = before.z.slice();
-  holdStill(z, regions);
+  const [{ datumMm, regions: held }] = storeys;
+  const z = before.z.map((height) => height - datumMm);
+  holdStill(z, held);
   const levels = levelsOf(storeys, before.bendLengthMm, grid.cellMm);
   yield* settle(levels, z, roomFor(z.length), REST_MM, stepsAfter(z.length));
+  for (let n = 0; n < z.length; n++) z[n] += datumMm;
   return z;
 }
 
 /** Draws regions straighter that pass the heights of their lines. False when none does. */
 function straighten(
-  { lattice, regions: { label }, flat, pins }: Storey,
+  { datumMm, lattice, regions: { label }, flat, pins }: Storey,
   base: Grid,
   rules: readonly Rule[],
   z: Float64Array,
@@ -97,7 +101,8 @@ function straighten(
       const n = j * columns + i;
       const rule = rules[label[n]];
       if (rule.kind !== 'between' || flat[n]) continue;
-      const by = Math.max(rule.lowMm - z[n], z[n] - rule.highMm);
+      const height = z[n] + datumMm;
+      const by = Math.max(rule.lowMm - height, height - rule.highMm);
       if (by > past[label[n]] && !beside[n]) past[label[n]] = by;
     }
   let changed = false;

@@ -2,7 +2,7 @@ import { addBending, addTension, type Creased, inWindow, REACH, specialNodes, WI
 import type { Pins } from './lattice.ts';
 
 /** How hard a pin holds, against bending at weight 1: a crease of 1 mm a cell gives way by about a hundredth of a millimetre. */
-const PIN_WEIGHT = 200;
+const PIN_WEIGHT = 250;
 
 /**
  * The energy that the ground makes least, as a matrix: bending (sum of squared second differences) plus tension (squared first

@@ -15,8 +15,9 @@ const LEAST_TENSION_PER_MM2 = 1e-9;
 /** Lattices are halved until one side has fewer nodes than this. */
 const SMALLEST = 10;
 
-/** A lattice of the stack. */
+/** A lattice of the stack. All heights in it are counted from the datum. */
 export interface Storey {
+  datumMm: number;
   lattice: Grid;
   regions: Pick<Regions, 'label' | 'held' | 'heightMm'>;
   flat: Uint8Array;
@@ -27,7 +28,10 @@ export interface Storey {
   meanMm: number;
 }
 
-/** The stack of lattices, finest first, of regions given on the finest. */
+/**
+ * The stack of lattices, finest first, of regions given on the finest. Heights are counted from a datum, the mean of the finest pins: sums over
+ * a whole lattice that lies level, or hangs on one pin, then have nothing to round.
+ */
 export function* storeysOf(
   grid: Grid,
   lines: readonly ShapeLine[],
@@ -35,6 +39,7 @@ export function* storeysOf(
   fineRegions: Regions,
 ): Generator<undefined, Storey[]> {
   const storeys: Storey[] = [];
+  const datumMm = meanOf(finePins.heights);
   for (let lattice = grid; ; lattice = halved(lattice)) {
     const finest = lattice === grid;
     const regions = finest ? fineRegions : thinned(fineRegions, grid, lattice, lattice.cellMm / grid.cellMm);
@@ -47,7 +52,7 @@ export function* storeysOf(
       lattice.columns,
       (line) => line >= 0 && (!finest || !lines[line].level),
     );
-    storeys.push(storeyOf(lattice, regions, flat, pins));
+    storeys.push(storeyOf(lattice, regions, flat, pins, datumMm));
     yield;
     if (Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST) return storeys;
   }
@@ -59,14 +64,27 @@ function halved({ columns, rows, cellMm, originMm }: Grid): Grid {
   return { columns: wide, rows: deep, cellMm: 2 * cellMm, originMm, values: new Float64Array(wide * deep) };
 }
 
-function storeyOf(lattice: Grid, regions: Storey['regions'], flat: Uint8Array, pins: Pins): Storey {
+const meanOf = (heights: Float64Array): number =>
+  heights.reduce((sum, height) => sum + height, 0) / Math.max(1, heights.length);
+
+function storeyOf(
+  lattice: Grid,
+  { label, held, heightMm }: Storey['regions'],
+  flat: Uint8Array,
+  given: Pins,
+  datumMm: number,
+): Storey {
   const empty = () => new Float64Array(lattice.columns * lattice.rows);
+  const pins = { ...given, heights: given.heights.map((height) => height - datumMm) };
+  // A pin that speaks for one node and another beyond it has weights that add up to one too.
+  const regions = { label, held, heightMm: heightMm.map((height) => height - datumMm) };
   return {
+    datumMm,
     lattice,
     regions,
     flat,
     pins,
-    meanMm: pins.heights.reduce((sum, height) => sum + height, 0) / Math.max(1, pins.heights.length),
+    meanMm: meanOf(pins.heights),
     work: { wanted: empty(), change: empty(), rest: empty() },
   };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { measuredOut, mixes, mixOf, shippedCatalogue } from './index.ts';
+import { bowlShare, measuredOut, mixes, mixOf, shippedCatalogue } from './index.ts';
 
 const mix = (id: string) => {
   const found = mixOf(id);
@@ -47,7 +47,8 @@ describe('mixes by parts', () => {
     });
     const all = overDensity.reduce((sum, share) => sum + share, 0);
     measured.forEach(({ ml }, k) => {
-      expect(overDensity[k] / all).toBeCloseTo(ml / 200, 9);
+      // More is measured out than the bowl holds: wet parts fill the voids of the soil.
+      expect(overDensity[k] / all).toBeCloseTo((ml / 200) * bowlShare(mix('ground mix')), 9);
     });
   });
 });

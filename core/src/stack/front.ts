@@ -192,6 +192,12 @@ function markBeaten<Label>(ends: Candidate<Label>[]): void {
     end.beaten = unbeaten.some((other) => matchesOrBeats(other, values, tolerances));
     if (!end.beaten) unbeaten.push(values);
   }
+  // Within what can be seen a later one may still beat an earlier.
+  const left = rows.filter(({ end }) => !end.beaten);
+  for (const one of left)
+    one.end.beaten = left.some(
+      (other) => other !== one && !other.end.beaten && matchesOrBeats(other.values, one.values, tolerances),
+    );
 }
 
 /** No worse in anything, as far as can be seen. */

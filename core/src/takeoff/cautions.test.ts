@@ -54,7 +54,16 @@ describe('cautions', () => {
     const byHand = { tool: 'hand' as const, operation: 'skin' as const };
     expect(coatCautions(catalogue, byHand, ['plaster']).join(' ')).toContain('Gloves');
     expect(coatCautions(catalogue, byHand, ['clay']).join(' ')).not.toContain('Gloves');
-    expect(coatCautions(catalogue, brush, ['gesso'])).toEqual([]);
+    expect(coatCautions(catalogue, brush, ['gesso'])).toEqual(['Frost spoils it in its pot and on the work.']);
+  });
+
+  it('dust that may hold silica, plaster that must not get hot, frost', () => {
+    for (const powder of ['plaster', 'compound', 'filler', 'cement filler'])
+      expect(materialCautions(catalogue, [powder]).join(' ')).toMatch(/mask.*silica.*40 to 50/);
+    for (const loose of ['grout', 'fine sand', 'soil'])
+      expect(materialCautions(catalogue, [loose]).join(' ')).toMatch(/mask/i);
+    expect(materialCautions(catalogue, ['joint compound']).join(' ')).toContain('Frost');
+    expect(materialCautions(catalogue, ['coarse turf']).join(' ')).not.toContain('silica');
   });
 
   it('foam dust, wiring, and who decides in the end', () => {

@@ -1,4 +1,4 @@
-import { type Coat, operations } from '../project/index.ts';
+import { type Coat, isLooseStone, operations } from '../project/index.ts';
 import type { Worn, WornSurface } from './wornSurface.ts';
 
 /** What is done at once: the same thing with the same stuff, on every zone that is ready for it. */
@@ -47,7 +47,7 @@ interface Queued extends Worn {
 type Head = [string, number[]];
 
 function comesBefore([key, zones]: Head, [bestKey, best]: Head, queues: readonly Queued[][], at: number[]): boolean {
-  const rank = (k: number) => operations.indexOf(queues[k][at[k]].coat.operation);
+  const rank = (k: number) => rankOf(queues[k][at[k]].coat);
   const difference = rank(zones[0]) - rank(best[0]);
   if (difference) return difference < 0;
   // What is still to come on other zones waits for them, so that it is done once.
@@ -55,6 +55,10 @@ function comesBefore([key, zones]: Head, [bestKey, best]: Head, queues: readonly
   if (later) return later < 0;
   return zones.length > best.length;
 }
+
+/** Place of a coat among all that may be done next, whatever zone it is on: loose stones come after all grass, since a base is tapped for that. */
+const rankOf = (coat: Coat): number =>
+  isLooseStone(coat) ? operations.indexOf('grass') + 0.5 : operations.indexOf(coat.operation);
 
 /** On how many zones a coat comes later that cannot be done yet. */
 const laterOn = (key: string, queues: readonly Queued[][], at: number[]): number =>

@@ -57,11 +57,11 @@ describe('the frustum halfway', () => {
     near(amount(skin, 'of it water').likely, 230);
   });
 
-  it('never one bowl: 21.6 min of spreading against 20 min, two of about 187 ml with 150 g of powder each', () => {
+  it('never one bowl: 21.6 min for the ground and 11 for what lies deep, against 20 min: two of about 187 ml with 150 g of powder each', () => {
     const { batches, coats } = find(stages, 'skin');
     expect(batches?.count).toBe(2);
     near(batches?.mlEach ?? 0, 187);
-    expect(batches?.why).toContain('22 min');
+    expect(batches?.why).toContain('33 min');
     expect(batches?.recipe[0]).toMatch(/^1(49|50) g of powder$/);
     expect(coats).toBe(2);
   });
@@ -133,9 +133,9 @@ describe('coats of a recipe', () => {
     near(ground.surface.trueMm2 / 1e6 / litres, 3.75, 0.002);
   });
 
-  it('a small base still needs the least of a colour, tone by tone', () => {
+  it('a small base still needs the least of a colour; several tones are one pot', () => {
     const dry = step(newCoat('d', 'dry-brush', 'dry-brush', { coats: 3 }));
-    expect(dry.materials[0].amount.likely).toBe(9);
+    expect(dry.materials[0].amount.likely).toBe(3);
     expect(dry.materials[0].amount.working.expression).toContain('at least 3 ml');
   });
 
@@ -150,8 +150,8 @@ describe('coats of a recipe', () => {
     const skin = find(worked(slow).stages, 'skin');
     const seal = find(worked(slow).stages, 'seal');
     near(seal.handsOn.likely / find(stages, 'seal').handsOn.likely, 1.6, 1e-9);
-    expect(skin.batches?.count).toBe(2);
-    expect(skin.batches?.why).toContain('35 min');
+    expect(skin.batches?.count).toBe(3);
+    expect(skin.batches?.why).toContain('53 min');
   });
 
   it('a wash is mostly water: one part of paint in eleven', () => {
@@ -174,8 +174,9 @@ describe('coats of a recipe', () => {
   it('moss paste is stirred from its parts, and each bowl says of what', () => {
     const moss = step(newCoat('m', 'spread', 'moss paste', { thicknessMm: 2 }));
     const whole = amount(moss, 'Moss');
-    near(amount(moss, 'of it PVA').likely, whole.likely / 3, 1e-9);
-    near(amount(moss, 'of it ground foam').likely, whole.likely / 2, 1e-9);
+    // 3 parts of foam are a tenth solid: with 3 wet parts 3.3 in the bowl of the 6 that were measured out.
+    near(amount(moss, 'of it PVA').likely, (2 * whole.likely) / 3.3, 1e-9);
+    near(amount(moss, 'of it ground foam').likely, (3 * whole.likely) / 3.3, 1e-9);
     expect(moss.batches?.recipe).toHaveLength(3);
     // 2 mm over the true surface, 15 % spilt; no powder is weighed out.
     near(whole.likely, (ground.surface.trueMm2 * 2) / 1000 / 0.85, 1e-6);
@@ -249,7 +250,7 @@ describe('coats of a recipe', () => {
 });
 
 describe('what waits for what', () => {
-  it('paste dries through before the seal, joints before anything shuts them in, paint only until it may be coated', () => {
+  it('paste dries through before the seal, joints only have to hold, paint only until it may be coated', () => {
     const { stages: chain } = worked(
       wearing([
         newCoat('k', 'skin', 'compound', { thicknessMm: 3 }),
@@ -260,7 +261,7 @@ describe('what waits for what', () => {
     );
     expect(find(chain, 'seal').after).toEqual([
       { id: 'skin-compound', wait: 'through' },
-      { id: 'glue', wait: 'through' },
+      { id: 'glue', wait: 'coat' },
     ]);
     expect(find(chain, 'paint').after).toEqual([{ id: 'seal-seal-coat', wait: 'coat' }]);
     expect(find(chain, 'wash').after).toEqual([{ id: 'paint-acrylic', wait: 'solvent' }]);

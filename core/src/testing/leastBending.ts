@@ -1,6 +1,6 @@
 /**
  * An independent minimiser for the ground, for small lattices: the energy written down term by term (second differences across and away, twists
- * twice, squared first differences times the least tension, 200 times squared misses of the pins) and made least by plain elimination of its
+ * twice, squared first differences times the least tension, 250 times squared misses of the pins) and made least by plain elimination of its
  * normal equations. It shares nothing with the solver but the definition.
  */
 export interface Pinned {
@@ -9,7 +9,7 @@ export interface Pinned {
   heightMm: number;
 }
 
-const PIN = 200;
+const PIN = 250;
 const TENSION_PER_MM2 = 1e-9;
 
 export function leastBending(columns: number, rows: number, cellMm: number, pins: readonly Pinned[]): Float64Array {

@@ -143,6 +143,19 @@ describe('the section', () => {
     expect(draw([sample(0, 40, 37, 20, 1), ...hollow]).cutOut).toBe('M1 -20L2 -20L2 0L1 0Z');
   });
 
+  it('draws guessed ground as a line of its own, joined to what is known', () => {
+    const samples = [sample(0, 9, 6, 0, 0), sample(1, 9, 6, 0, 0), sample(2, 8, 6, 0, 0), sample(3, 7, 6, 0, 0)];
+    const { ground, guess } = sectionPaths(
+      samples,
+      [],
+      (x) => x,
+      (z) => z,
+      ({ alongMm }) => alongMm >= 2,
+    );
+    expect(ground).toBe('M0 9L1 9');
+    expect(guess).toBe('M1 9L2 8L3 7');
+  });
+
   it('draws nothing off the base', () => {
     expect(draw([sample(0, 9, 6, 0, 0, false), sample(1, 9, 6, 0, 0, false)])).toEqual({
       foam: [{ layer: 1, path: '' }],
@@ -151,6 +164,7 @@ describe('the section', () => {
       fill: '',
       skin: '',
       ground: '',
+      guess: '',
     });
   });
 });

@@ -13,6 +13,10 @@ const beyond = (outline: Ring, [x, y]: Point): boolean =>
     [-OVER_MM, 0],
     [0, OVER_MM],
     [0, -OVER_MM],
+    [OVER_MM, OVER_MM],
+    [OVER_MM, -OVER_MM],
+    [-OVER_MM, OVER_MM],
+    [-OVER_MM, -OVER_MM],
   ].some(([dx, dy]) => insideRing(outline, x + dx, y + dy));
 
 /** A contour of which a part lies off the base: a closed one, or an open one that leaves and comes back. Its ends may run out over the edge. */
