@@ -202,7 +202,7 @@ test('white PVA in the lower joint takes weeks; ordinary super glue stops the wo
   await app.show('Layers');
   await page.getByLabel('Glue in the joints').selectOption('white PVA');
   await app.settled();
-  await expect(findings(page)).toContainText(/white PVA between .* needs about \d+ days/);
+  await expect(findings(page)).toContainText(/white PVA between .* dries inside for about \d+ days/);
   await expect(findings(page)).toContainText('Polyurethane or foam-safe contact spray');
   await page.getByLabel('Glue in the joints').selectOption('super glue');
   await app.settled();

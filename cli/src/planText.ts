@@ -88,7 +88,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(rule('Finish'));
   lines.push(
     report.finish
-      ? `  dry ${sayClock(report.finish.likely)} (${sayClock(report.finish.early)} to ${sayClock(report.finish.late)})\n`
+      ? `  dry ${sayClock(report.finish.likely)} (${sayClock(report.finish.early)} to ${sayClock(report.finish.late)}), sure by ${sayClock(report.finish.sure)}\n`
       : '  no day can be named without bench hours\n',
   );
   return lines.join('');

@@ -8,10 +8,10 @@ export const sprayOnBareFoam: Rule = (view) =>
     .flatMap((recipe) =>
       recipe.coats.flatMap((coat, at) => {
         const facts = factsOf(view.project, coat.material);
-        // What drives an acrylic out of its can eats foam as well.
+        // A paint that is harmless on a brush is not so out of a can: what drives it out eats foam, unless the spray is sold as foam-safe.
+        const canned = coat.tool === 'spray can' && !(facts.includes('foam-safe') && /spray/i.test(coat.material));
         const eats =
-          facts.includes('attacks foam') ||
-          ((facts.includes('solvent') || coat.tool === 'spray can') && !facts.includes('foam-safe'));
+          facts.includes('attacks foam') || canned || (facts.includes('solvent') && !facts.includes('foam-safe'));
         if (!eats || sealedUnder(recipe, at)) return [];
         const seal = recipe.coats.findIndex(({ operation }) => operation === 'seal');
         return [

@@ -20,11 +20,19 @@ const judge = (next: Partial<Judging>) => edit((p) => ({ ...p, judging: { ...p.j
 
 /** Until when, how heavy, how dear, how long; and the rules of a competition or a teacher. */
 export function LimitsFields({ project }: { project: Project }) {
-  const { dueDate, weightG, cost, benchHours, rules } = project.limits;
+  const { dueDate, sureOf, weightG, cost, benchHours, rules } = project.limits;
   return (
     <fieldset className="grid grid-cols-2 content-start gap-3">
       <legend className="mb-1 font-head text-base font-semibold">Limits</legend>
       <DayField label="Finished by" value={dueDate} onValue={(day) => change({ dueDate: day })} />
+      <NumberField
+        label="Kept, times in 100"
+        unit=""
+        value={sureOf}
+        least={50}
+        most={99}
+        onValue={(times) => change({ sureOf: Math.round(times) })}
+      />
       <NumberOrNoneField
         label="Weight"
         unit="g"

@@ -15,6 +15,19 @@ const clock = (text: string): string | null => {
   return `${match[1].padStart(2, '0')}:${match[2] ?? '00'}`;
 };
 
+/** A start that lies behind is said: all days are counted from it. */
+function PastStart({ startDate }: { startDate: string }) {
+  const today = new Date().toISOString().slice(0, 10);
+  if (startDate >= today) return null;
+  const days = Math.round((Date.parse(today) - Date.parse(startDate)) / 86_400_000);
+  return (
+    <p className="mt-1 text-xs text-plum">
+      The start lies {days} {days === 1 ? 'day' : 'days'} back: every day here is counted from it. Set it to today for
+      what is still to do.
+    </p>
+  );
+}
+
 /** The builder's week: when the hands are free. */
 export function BenchHours() {
   const { bench } = useProject();
@@ -33,6 +46,7 @@ export function BenchHours() {
         }
         onValue={(startDate) => change({ startDate })}
       />
+      <PastStart startDate={bench.startDate} />
       <table className="mb-3 mt-3 w-full text-sm">
         <tbody>
           {weekdays.map((day) => (

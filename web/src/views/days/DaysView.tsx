@@ -1,4 +1,5 @@
 import { type PlanReport, sayClock, sayHours, sayMinutes, wallClock } from '@hosket/core';
+import { useProject } from '../../store/projectStore.ts';
 import { Heads } from '../../ui/Heads.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
@@ -8,13 +9,14 @@ import { Timeline } from './Timeline.tsx';
 /** When is it dry, and when is it finished? */
 export function DaysView() {
   const report = usePlan((state) => state.report);
+  const project = useProject();
   const finish = report?.finish;
   return (
     <ViewFrame
       title="Days"
       answer={
         finish
-          ? `Dry ${sayClock(finish.likely)}; likely between ${sayClock(finish.early)} and ${sayClock(finish.late)}. An estimate.`
+          ? `Dry ${sayClock(finish.likely)}; ${project.limits.sureOf} times in 100 by ${sayClock(finish.sure)}. Between ${sayClock(finish.early)} and ${sayClock(finish.late)}. An estimate.`
           : report
             ? 'No day can be named until there are bench hours.'
             : 'Working out the days…'

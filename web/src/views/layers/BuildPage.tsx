@@ -16,7 +16,7 @@ const hollowWords: Record<(typeof hollowings)[number], string> = {
 /** How the layers are made: areas with a school of their own, rings or a core, the bench wire, dowels, limits. */
 export function BuildPage({ report }: { report: PlanReport }) {
   const { stacking, currency } = useProject();
-  const { hollow, wire, dowel, most } = stacking;
+  const { hollow, wire, dowel, most, pressed } = stacking;
   const say = useSay();
   const turn = (next: Partial<Stacking['hollow']>) => change({ hollow: { ...hollow, ...next } });
   const limit = (next: Partial<Stacking['most']>) => change({ most: { ...most, ...next } });
@@ -120,6 +120,13 @@ export function BuildPage({ report }: { report: PlanReport }) {
           most={100}
           onValue={(marginMm) => change({ dowel: { ...dowel, marginMm } })}
         />
+        <span className="col-span-3">
+          <TickField
+            label="Pinned or weighted until the glue holds"
+            value={pressed}
+            onValue={(is) => change({ pressed: is })}
+          />
+        </span>
       </fieldset>
       <fieldset className="grid grid-cols-3 gap-3">
         <legend className="mb-1 font-head text-base font-semibold">At most</legend>
