@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { edit, useProject } from '../store/projectStore.ts';
 import { pickSection, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
+import { usePlan } from '../worker/planStore.ts';
 import { savePicture } from './picture.ts';
 import { SectionDrawing } from './SectionDrawing.tsx';
 import { useSection } from './sectionLine.ts';
@@ -120,6 +121,7 @@ function SectionChoice() {
 }
 
 function Legend() {
+  const guessed = usePlan((state) => state.report?.ground.guess != null);
   const entries = [
     ['url(#carve)', 'carve off'],
     ['url(#fill)', 'fill'],
@@ -136,6 +138,14 @@ function Legend() {
           {word}
         </li>
       ))}
+      {guessed && (
+        <li className="flex items-center gap-1" title="Nothing says how high the ground is there">
+          <svg width="18" height="11" aria-hidden="true">
+            <path d="M1 5.5H17" stroke="var(--graphite)" strokeWidth="2" strokeDasharray="2 5" />
+          </svg>
+          guessed
+        </li>
+      )}
     </ul>
   );
 }
