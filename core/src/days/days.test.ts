@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { plan } from '../plan.ts';
 import { type Project, startProject } from '../project/index.ts';
 import { idleWeek } from '../testing/idleWeek.ts';
+import { circle } from '../testing/solids.ts';
 import { exactly, type Range } from '../units/index.ts';
 import { sittingsOf, wallClock } from './calendar.ts';
 import { finishOf, type Operation, schedule } from './schedule.ts';
@@ -104,5 +106,53 @@ describe('the schedule', () => {
       week: idleWeek,
     };
     expect(schedule([operation('a', 10)], sittingsOf(never))).toBeNull();
+  });
+});
+
+describe('the day that is named', () => {
+  const hill = (change: Partial<Project> = {}): Project => {
+    const start = startProject('dates', '2027-03-01');
+    return {
+      ...start,
+      base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },
+      marks: [circle(80, 50, 40, 25)],
+      ...change,
+    };
+  };
+  const finish = (project: Project) => plan(project).report.finish;
+
+  it('comes in order; the surer, the later; and not before the calendar that is shown ends', () => {
+    const start = hill();
+    const sure = [50, 80, 95].map((sureOf) => finish({ ...start, limits: { ...start.limits, sureOf } }));
+    for (const one of sure) {
+      if (!one) throw new Error('no day');
+      expect([one.early, one.likely, one.sure, one.late]).toEqual([one.early, one.likely, one.sure, one.late].sort());
+    }
+    expect(sure[0]?.sure).toBe(sure[0]?.likely);
+    expect((sure[1]?.sure ?? '') > (sure[0]?.sure ?? '')).toBe(true);
+    expect((sure[2]?.sure ?? '') >= (sure[1]?.sure ?? '')).toBe(true);
+    const { tasks, startDate } = plan(start).report;
+    const shown = wallClock(startDate, Math.max(...tasks.map(({ throughAt }) => throughAt)));
+    expect((sure[1]?.likely ?? '') >= shown).toBe(true);
+    // Early is a day of its own, not the likely one by a clamp.
+    expect((sure[1]?.early ?? '') < (sure[1]?.likely ?? '')).toBe(true);
+  });
+
+  it('a date is judged at the chance that is asked for', () => {
+    const start = hill();
+    const { likely, late } = finish(start) ?? { likely: '', late: '' };
+    const kept = (dueDate: string, sureOf: number) =>
+      plan({ ...start, limits: { ...start.limits, dueDate, sureOf } }).report.limits[0].kept;
+    expect(kept(late.slice(0, 10), 95)).toBe(true);
+    expect(kept(likely.slice(0, 10), 50)).toBe(true);
+    const day = new Date(Date.parse(likely.slice(0, 10)) - 86_400_000).toISOString().slice(0, 10);
+    expect(kept(day, 50)).toBe(false);
+  });
+
+  it('no day after the year 9999 is named', () => {
+    const start = hill({ bench: { ...startProject('b', '9899-12-30').bench, startDate: '9899-12-30' } });
+    const slow = { material: 'compound', property: 'dryB' as const, low: 1e5, likely: 2e5, high: 4e5 };
+    const project = { ...start, materials: { ...start.materials, values: [slow] } } as unknown as Project;
+    for (const text of JSON.stringify(finish(project))?.match(/\+?\d{4,6}-/g) ?? []) expect(text.length).toBe(5);
   });
 });

@@ -105,6 +105,28 @@ describe('the square frustum', () => {
     expect(days(onBattens)[0]).toBeLessThan(1);
   });
 
+  const { plan } = stacked(project, ground, 'halfway');
+
+  it('holds is not dry: weighted white glue is worked on after an hour, and dries inside for days; alone it takes a day', () => {
+    const white = { ...project, air: reference, stacking: { ...project.stacking, glue: 'white PVA' as const } };
+    const [joint] = jointWaits(white, plan.layers).slice(1);
+    expect([joint.workable.low, joint.workable.likely, joint.workable.high]).toEqual([0.3, 1, 2]);
+    expect(joint.dry.likely).toBeGreaterThan(100);
+    const alone = jointWaits({ ...white, stacking: { ...white.stacking, pressed: false } }, plan.layers)[1];
+    expect([alone.workable.low, alone.workable.likely, alone.workable.high]).toEqual([12, 24, 72]);
+    // What is built on the stack waits for it to hold; that glue inside dries on is told with its figure.
+    const waits = waitsOf({ kind: 'joints' }, white, plan.layers);
+    expect([waits.coat.likely, waits.through.likely]).toEqual([1, 1]);
+    expect(waits.reason).toMatch(/glue inside dries for about \d{3} h/);
+  });
+
+  it('weighted polyurethane is left overnight by default; a quick rim holds at once', () => {
+    const hold = (glue: 'polyurethane' | 'quick rim, slow middle') =>
+      jointWaits({ ...project, air: reference, stacking: { ...project.stacking, glue } }, plan.layers)[0].workable;
+    expect(hold('polyurethane')).toEqual({ low: 8, likely: 12, high: 16 });
+    expect(hold('quick rim, slow middle').likely).toBeLessThan(0.1);
+  });
+
   it('polyurethane takes a night, and the hybrid by its beads', () => {
     const plan = stacked(project, ground, 'halfway').plan;
     const pu = jointWaits({ ...project, air: reference }, plan.layers);

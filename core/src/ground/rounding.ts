@@ -43,7 +43,7 @@ const FLATTEST = 2;
  * highest place. m = most / (1 + (most / limit)^4)^(1/4), all but `most` itself up to half the limit; F(e) = m (1 - (1 - e / most)^p), with
  * p = most / m so that there is no kink at the rim (F'(0) = 1), but at most 2, or the top would be a flat.
  */
-export function rounded(most: number, limit: number): (above: number) => number {
+function rounded(most: number, limit: number): (above: number) => number {
   if (most <= 0) return (above) => above;
   if (limit <= 0) return () => 0;
   const top = most / (1 + (most / limit) ** 4) ** 0.25;

@@ -10,7 +10,7 @@ const REST_MM = 0.0015;
 /** The most steps to rest: far more than are ever needed, so that bad luck ends. */
 const MOST_STEPS = 60;
 /** Ground between lines may pass their heights by less than this, mm. */
-export const SLACK_MM = 0.1;
+const SLACK_MM = 0.1;
 /** The first length over which a region that passes its lines is made to bend, mm; halved until it no longer does, or is as good as straight. */
 const FIRST_LENGTH_MM = 64;
 const LEAST_LENGTH_MM = 1;

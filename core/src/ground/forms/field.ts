@@ -1,5 +1,5 @@
 import { boundsOf, crossingsAt, type Grid, type Ring } from '../../geometry/index.ts';
-import { withoutEdge } from './openings.ts';
+import { AT_EDGE_MM, withoutEdge } from './openings.ts';
 import { bankReach, landRanges } from './reach.ts';
 
 /** A part of a lattice: the columns and rows that a landform can reach. */
@@ -96,11 +96,14 @@ export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number, e
   const count = window.columns * window.rows;
   const inside = new Uint8Array(count);
   const distance = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
+  const open = withoutEdge(ring, edge);
+  // Nodes on the edge of the base belong to an outline that was drawn to it: they are looked at from a little further in.
+  const inward = (k: number, last: number) => (!open ? 0 : k === 0 ? AT_EDGE_MM : k === last ? -AT_EDGE_MM : 0);
   for (let j = 0; j < window.rows; j++) {
-    const y = grid.originMm[1] + (j + window.j0) * grid.cellMm;
+    const y = grid.originMm[1] + (j + window.j0) * grid.cellMm + inward(j + window.j0, grid.rows - 1);
     const crossings = crossingsAt(ring, y);
     for (let i = 0, passed = 0; i < window.columns; i++) {
-      const x = grid.originMm[0] + (i + window.i0) * grid.cellMm;
+      const x = grid.originMm[0] + (i + window.i0) * grid.cellMm + inward(i + window.i0, grid.columns - 1);
       while (passed < crossings.length && crossings[passed] < x) passed++;
       inside[j * window.columns + i] = passed % 2;
     }
@@ -117,7 +120,6 @@ export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number, e
         if (d < distance[w] && counts(w)) distance[w] = d;
       },
     );
-  const open = withoutEdge(ring, edge);
   measure(ring, true, open ? (w) => inside[w] === 0 : () => true);
   for (const line of open ?? []) measure(line, false, (w) => inside[w] === 1);
   return { window, inside, distance };

@@ -398,3 +398,38 @@ it('a curve passes through its points', () => {
     ).at,
   ).toEqual([10, 5]);
 });
+
+describe('what the edge of the base cuts is open there', () => {
+  it('a pond drawn to the edge, or beyond it, has no shore and no rim there', () => {
+    for (const over of [0, 0.4, 5]) {
+      const pond = box(-over, 40, 80, 120);
+      const { z } = build(flat(30), form('basin', pond, { waterMm: 30, depthMm: 10, bedDegrees: 30, bed: 'even' }));
+      for (const x of [0, 1, 2, 20]) expect(z(x, 80)).toBeCloseTo(20, 6);
+      // The shores that lie on the base stay: 10 mm deep over 10 / tan 30 = 17.3 mm.
+      expect(z(40, 45)).toBeCloseTo(30 - 5 * Math.tan(Math.PI / 6), 6);
+      expect(z(75, 80)).toBeCloseTo(30 - 5 * Math.tan(Math.PI / 6), 6);
+    }
+  });
+
+  it('a heap against the edge is cut through, with its slope only where its foot lies on the base', () => {
+    const { z, built } = build(flat(10), form('heap', box(0, 0, 60, 40), { reposeDegrees: 45, mostMm: null }));
+    // From the two feet on the base: 45 degrees up to the corner of the base.
+    expect(z(0, 0)).toBeCloseTo(10 + 40, 6);
+    expect(z(59, 0)).toBeCloseTo(10 + 1, 6);
+    expect(z(0, 39)).toBeCloseTo(10 + 1, 6);
+    expect(built[0].steepestDegrees).toBeLessThan(46);
+  });
+
+  it('away from the edge nothing changes; a pond over the whole base is as deep as it goes', () => {
+    const inner = build(
+      flat(30),
+      form('basin', box(20, 20, 120, 120), { waterMm: 30, depthMm: 8, bedDegrees: 45, bed: 'even' }),
+    );
+    expect(inner.z(22, 70)).toBeCloseTo(28, 6);
+    const whole = build(
+      flat(30),
+      form('basin', box(-10, -10, 210, 170), { waterMm: 30, depthMm: 8, bedDegrees: 45, bed: 'even' }),
+    );
+    expect(whole.z(100, 80)).toBeCloseTo(22, 6);
+  });
+});

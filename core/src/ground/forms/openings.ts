@@ -1,7 +1,7 @@
 import { insideRing, type Point, type Ring } from '../../geometry/index.ts';
 
 /** An outline this near to the base's edge was drawn to it, mm. */
-const AT_EDGE_MM = 0.75;
+export const AT_EDGE_MM = 0.75;
 /** Outlines are looked at in pieces no longer than this, mm. */
 const PIECE_MM = 3;
 
