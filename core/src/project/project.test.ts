@@ -120,6 +120,15 @@ describe('reading a project file', () => {
     expect(migrate({ version: 'one' }, chain, 3).ok).toBe(false);
   });
 
+  it('a document of version 8 opens: nothing lost, weighted while the glue takes, dates kept 80 times in 100', () => {
+    const text = readFileSync(new URL('../testing/version-8.hosket.json', import.meta.url), 'utf8');
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    expect(read.value).toMatchObject({ ...JSON.parse(text), version: PROJECT_VERSION });
+    expect([read.value.stacking.pressed, read.value.limits.sureOf]).toEqual([true, 80]);
+    expect(readProject(writeProject(read.value))).toEqual(read);
+  });
+
   it('a document of version 7 opens: nothing lost, an empty cupboard, nothing done or overruled, it stands on its board', () => {
     const text = readFileSync(new URL('../testing/version-7.hosket.json', import.meta.url), 'utf8');
     const read = readProject(text);
