@@ -166,11 +166,11 @@ test('warned off a solvent spray on bare foam, a foam-safe one passes; grass aft
   await page.getByRole('button', { name: /^Seal:/ }).click();
   await page.getByRole('button', { name: 'Take this coat out' }).click();
   await addCoat(page, app, 'Paint', 'Spray primer, solvent');
-  await expect(findings(page)).toContainText('has a solvent that eats foam');
+  await expect(findings(page)).toContainText('solvent or propellant that eats foam');
   await page.getByLabel('Operation').selectOption({ label: 'Varnish' });
   await page.getByLabel('Material', { exact: true }).selectOption({ label: 'Matt varnish, foam-safe spray' });
   await app.settled();
-  await expect(page.getByText('has a solvent that eats foam')).toHaveCount(0);
+  await expect(page.getByText('solvent or propellant that eats foam')).toHaveCount(0);
   await addCoat(page, app, 'Grass', 'Static grass, 4 mm');
   const wrong = findings(page).getByRole('listitem').filter({ hasText: 'grass 4 mm comes after large stones' });
   await expect(wrong).toContainText('Grass before loose stones');
