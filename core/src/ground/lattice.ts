@@ -133,18 +133,26 @@ export function pinsOf(grid: Grid, lines: readonly ShapeLine[]): Pins {
 
 /**
  * The same pins where flats meet free ground: where a line crosses an edge between a flat and a free node, the height it gives is that of the
- * free ground carried on straight to the line. Without this the flat would reach on to the next node. `folds` tells for which lines.
+ * free ground carried on straight to the line. Without this the flat would reach on to the next node. `foldAt` tells for each line how far
+ * outside it the ground is to fold, in cells; null where it does not.
  */
-export function foldedPins(pins: Pins, flat: Uint8Array, columns: number, folds: (line: number) => boolean): Pins {
+export function foldedPins(
+  pins: Pins,
+  flat: Uint8Array,
+  columns: number,
+  foldAt: (line: number) => number | null,
+): Pins {
   const nodes = pins.nodes.slice();
   const weights = pins.weights.slice();
   for (let p = 0; p < nodes.length; p += 4) {
-    if (weights[p + 2] !== 0 || weights[p + 3] !== 0 || !folds(pins.marks[p / 4])) continue;
+    const outside = foldAt(pins.marks[p / 4]);
+    if (weights[p + 2] !== 0 || weights[p + 3] !== 0 || outside === null) continue;
     // Dropped, or carried on already.
     if (weights[p] + weights[p + 1] === 0 || weights[p] < 0 || weights[p + 1] < 0) continue;
     const [a, b] = [nodes[p], nodes[p + 1]];
     if (flat[a] === flat[b]) continue;
-    const [near, back] = flat[a] ? [b, weights[p]] : [a, weights[p + 1]];
+    const [near, away] = flat[a] ? [b, weights[p]] : [a, weights[p + 1]];
+    const back = away - outside;
     const far = 2 * near - (flat[a] ? a : b);
     const sameRow = Math.abs(b - a) !== 1 || Math.floor(far / columns) === Math.floor(near / columns);
     if (far < 0 || far >= flat.length || !sameRow || flat[far]) continue;
@@ -154,6 +162,48 @@ export function foldedPins(pins: Pins, flat: Uint8Array, columns: number, folds:
     weights[p + 1] = -back;
   }
   return { ...pins, nodes, weights };
+}
+
+/**
+ * The same pins where the ground may fold along a line (`folds`): the ground on either side is carried on straight to the line by a pin of its
+ * own, or one side could rise as the other sinks. Where another line is too near for that, one pin ties both.
+ */
+export function hingedPins(pins: Pins, columns: number, folds: (line: number) => boolean): Pins {
+  const [nodes, weights, heights, marks] = [[...pins.nodes], [...pins.weights], [...pins.heights], [...pins.marks]];
+  const count = pins.blocked.length;
+  /** The node behind `near`, seen from `other`; null where the lattice ends or a line lies between. */
+  const behind = (near: number, other: number): number | null => {
+    const far = 2 * near - other;
+    const [from, across] = [Math.min(near, far), Math.abs(near - other) === 1];
+    if (far < 0 || far >= count || (across && Math.floor(far / columns) !== Math.floor(near / columns))) return null;
+    return pins.blocked[from] & (across ? 1 : 2) ? null : far;
+  };
+  for (let k = 0; k < pins.heights.length; k++) {
+    if (!folds(pins.marks[k])) continue;
+    const [a, b] = [pins.nodes[4 * k], pins.nodes[4 * k + 1]];
+    const [atA, atB] = [pins.weights[4 * k], pins.weights[4 * k + 1]];
+    if (a === b || atA < 0 || atB < 0 || atA + atB === 0 || pins.weights[4 * k + 2] || pins.weights[4 * k + 3])
+      continue;
+    const [behindA, behindB] = [atB ? behind(a, b) : a, atA ? behind(b, a) : b];
+    if (behindA === null || behindB === null) continue;
+    [a, behindA, a, a].forEach((node, s) => {
+      nodes[4 * k + s] = node;
+    });
+    [1 + atB, -atB, 0, 0].forEach((weight, s) => {
+      weights[4 * k + s] = weight;
+    });
+    nodes.push(b, behindB, b, b);
+    weights.push(1 + atA, -atA, 0, 0);
+    heights.push(pins.heights[k]);
+    marks.push(pins.marks[k]);
+  }
+  return {
+    ...pins,
+    nodes: Int32Array.from(nodes),
+    weights: Float64Array.from(weights),
+    heights: Float64Array.from(heights),
+    marks: Int32Array.from(marks),
+  };
 }
 
 const edgeKey = (a: number, b: number) => 2 * a + (b === a + 1 ? 0 : 1);

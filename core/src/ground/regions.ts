@@ -33,7 +33,7 @@ const LEAST_NODES = 12;
 const OVER_THE_BOARD = 0.75;
 
 export const FLAT = 1;
-const ON_LINE = 2;
+export const ON_LINE = 2;
 
 /** A patch of nodes with no line between them, and the lines that touch it with the heights they have there. */
 interface Patch {

@@ -1,12 +1,14 @@
 import type { Grid } from '../geometry/index.ts';
 import type { Pins } from './lattice.ts';
-import { roomFor, settle } from './multigrid.ts';
+import { type Level, roomFor, settle } from './multigrid.ts';
 import type { Regions, Rule } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
-import { holdStill, levelsOf, refined, type Storey, storeysOf } from './storeys.ts';
+import { holdStill, levelOf, levelsOf, refined, type Storey, storeysOf } from './storeys.ts';
 
 /** A lattice has come to rest when its nodes are nearer than this to where they belong, mm. */
-const REST_MM = 0.0015;
+const REST_MM = 0.0012;
+/** One that only leads to a finer one need not be as near. */
+const REST_ON_THE_WAY_MM = 0.01;
 /** The most steps to rest: far more than are ever needed, so that bad luck ends. */
 const MOST_STEPS = 60;
 /** Ground between lines may pass their heights by less than this, mm. */
@@ -48,17 +50,19 @@ export function* solveGround(
   const storeys = yield* storeysOf(grid, lines, pins, regions);
   const coarsest = storeys[storeys.length - 1];
   const bendLengthMm = new Float64Array(regions.rules.length).fill(Number.POSITIVE_INFINITY);
-  let levels = levelsOf(storeys, bendLengthMm, grid.cellMm);
+  // Finest first; a lattice is made stiff when it is reached.
+  let levels: Level[] = [];
   let z: Float64Array = new Float64Array(coarsest.lattice.values.length).fill(coarsest.meanMm);
   for (let k = storeys.length - 1; k >= 0; k--) {
     if (k < storeys.length - 1) z = refined(z, storeys[k + 1].lattice, storeys[k].lattice);
     holdStill(z, storeys[k].regions);
+    levels = [levelOf(storeys[k], bendLengthMm, grid.cellMm), ...levels];
     const room = roomFor(z.length);
     const rounds = ROUNDS.find(({ fromNodes }) => z.length >= fromNodes)?.rounds ?? 0;
     for (let round = 0; ; round++) {
-      yield* settle(levels.slice(k), z, room, REST_MM, MOST_STEPS);
+      yield* settle(levels, z, room, k ? REST_ON_THE_WAY_MM : REST_MM, MOST_STEPS);
       if (round === rounds || !straighten(storeys[k], grid, regions.rules, z, bendLengthMm)) break;
-      levels = levelsOf(storeys, bendLengthMm, grid.cellMm);
+      levels = levelsOf(storeys.slice(k), bendLengthMm, grid.cellMm);
     }
   }
   const { datumMm } = storeys[0];

@@ -213,13 +213,22 @@ export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float
   }
 }
 
-/** A node set to what its own row asks of it. */
-function setByOwnRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, row: number): void {
-  const { ownNodes, starts, nodes, weights, diagonal } = stiffness;
-  const n = ownNodes[row];
-  let sum = wanted[n];
-  for (let s = starts[row]; s < starts[row + 1]; s++) sum -= weights[s] * z[nodes[s]];
-  z[n] = sum / diagonal[row];
+/** Nodes with rows of their own, from row `first` by `step` up to `end`, each set to what its row asks of it. */
+function setByOwnRows(
+  { ownNodes, starts, nodes, weights, diagonal }: Stiffness,
+  z: Float64Array,
+  wanted: Float64Array,
+  first: number,
+  end: number,
+  step: 1 | -1,
+): void {
+  for (let row = first; row !== end; row += step) {
+    const n = ownNodes[row];
+    let sum = wanted[n];
+    const last = starts[row + 1];
+    for (let s = starts[row]; s < last; s++) sum -= weights[s] * z[nodes[s]];
+    z[n] = sum / diagonal[row];
+  }
 }
 
 /**
@@ -253,18 +262,29 @@ export function sweep(stiffness: Stiffness, z: Float64Array, wanted: Float64Arra
   if (backward) {
     let row = ownNodes.length - 1;
     for (let s = count - 2; s >= 0; s -= 2) {
-      for (; row >= 0 && ownNodes[row] >= runs[s]; row--) setByOwnRow(stiffness, z, wanted, row);
+      const after = row;
+      while (row >= 0 && ownNodes[row] >= runs[s]) row--;
+      setByOwnRows(stiffness, z, wanted, after, row, -1);
       sweepRun(stiffness, z, wanted, s >> 1, -1);
     }
-    for (; row >= 0; row--) setByOwnRow(stiffness, z, wanted, row);
+    setByOwnRows(stiffness, z, wanted, row, -1, -1);
     return;
   }
   let row = 0;
   for (let s = 0; s < count; s += 2) {
-    for (; row < ownNodes.length && ownNodes[row] < runs[s]; row++) setByOwnRow(stiffness, z, wanted, row);
+    const before = row;
+    while (row < ownNodes.length && ownNodes[row] < runs[s]) row++;
+    setByOwnRows(stiffness, z, wanted, before, row, 1);
     sweepRun(stiffness, z, wanted, s >> 1, 1);
   }
-  for (; row < ownNodes.length; row++) setByOwnRow(stiffness, z, wanted, row);
+  setByOwnRows(stiffness, z, wanted, row, ownNodes.length, 1);
+}
+
+/** The same for the nodes with rows of their own alone. */
+export function sweepFew(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+  const count = stiffness.ownNodes.length;
+  if (backward) setByOwnRows(stiffness, z, wanted, count - 1, -1, -1);
+  else setByOwnRows(stiffness, z, wanted, 0, count, 1);
 }
 
 /**

@@ -1,10 +1,11 @@
 import type { Grid } from '../geometry/index.ts';
 import { factorOf } from './cholesky.ts';
-import { crowdedPins, foldedPins, type Pins, pinsOf } from './lattice.ts';
+import { crowdedPins, foldedPins, hingedPins, type Pins, pinsOf } from './lattice.ts';
 import type { Level } from './multigrid.ts';
-import { FLAT, type Regions } from './regions.ts';
+import { FLAT, ON_LINE, type Regions } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
 import { stiffnessOf } from './stiffness.ts';
+import { transferOf } from './transfer.ts';
 
 /**
  * Tension against bending everywhere, 1/mm2: too little to draw a slope flat by a hundredth of a millimetre over a metre, enough to say how
@@ -12,6 +13,8 @@ import { stiffnessOf } from './stiffness.ts';
  */
 const LEAST_TENSION_PER_MM2 = 1e-9;
 
+/** How far the finest lattice lets a drawn flat reach outside its line, on the average: coarser ones follow, in its cells. */
+const OUTSIDE = 0.5;
 /** Lattices are halved until one side has fewer nodes than this. */
 const SMALLEST = 10;
 
@@ -22,6 +25,7 @@ export interface Storey {
   regions: Pick<Regions, 'label' | 'held' | 'heightMm'>;
   flat: Uint8Array;
   pins: Pins;
+  coarsest: boolean;
   /** Room to work in. */
   work: Pick<Level, 'wanted' | 'change' | 'rest'>;
   /** The mean height of its pins. */
@@ -46,15 +50,20 @@ export function* storeysOf(
     const flat = regions.held.map((held) => (held === FLAT ? 1 : 0));
     // On the finest lattice a flat that was drawn keeps its whole outline; one that only follows from the lines (the baseboard round the
     // foot of a hill) gives way, or every hill would lose a little all round.
-    const pins = foldedPins(
-      finest ? crowdedPins(finePins, lattice.columns) : pinsOf(lattice, lines),
-      flat,
+    const foldAt = (line: number) => {
+      if (line < 0 || (finest && lines[line].level)) return null;
+      return lines[line].level ? (OUTSIDE * grid.cellMm) / lattice.cellMm : 0;
+    };
+    const crossed = finest ? crowdedPins(finePins, lattice.columns) : pinsOf(lattice, lines);
+    const pins = hingedPins(
+      foldedPins(crossed, flat, lattice.columns, foldAt),
       lattice.columns,
-      (line) => line >= 0 && (!finest || !lines[line].level),
+      (line) => line >= 0 && lines[line].fold,
     );
-    storeys.push(storeyOf(lattice, regions, flat, pins, datumMm));
+    const coarsest = Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST;
+    storeys.push({ ...storeyOf(lattice, regions, flat, pins, datumMm), coarsest });
     yield;
-    if (Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST) return storeys;
+    if (coarsest) return storeys;
   }
 }
 
@@ -73,7 +82,7 @@ function storeyOf(
   flat: Uint8Array,
   given: Pins,
   datumMm: number,
-): Storey {
+): Omit<Storey, 'coarsest'> {
   const empty = () => new Float64Array(lattice.columns * lattice.rows);
   const pins = { ...given, heights: given.heights.map((height) => height - datumMm) };
   // A pin that speaks for one node and another beyond it has weights that add up to one too.
@@ -94,14 +103,28 @@ function storeyOf(
  * is less than a few of the finest cells (`finestMm`), bending is weakened instead, so that tension does not outweigh the pins.
  */
 export function levelsOf(storeys: readonly Storey[], bendLengthMm: Float64Array, finestMm: number): Level[] {
+  return storeys.map((storey) => levelOf(storey, bendLengthMm, finestMm));
+}
+
+/** One storey made stiff. */
+export function levelOf(
+  { lattice: { columns, rows, cellMm }, regions: { label, held }, flat, pins, work, coarsest }: Storey,
+  bendLengthMm: Float64Array,
+  finestMm: number,
+): Level {
   const tension = bendLengthMm.map((length) => LEAST_TENSION_PER_MM2 + 1 / length ** 2);
   const bend = tension.map((each) => 1 / (1 + each * finestMm ** 2));
-  return storeys.map(({ lattice: { columns, rows, cellMm }, regions: { label, held }, flat, pins, work }, k) => {
-    const { blocked, folded, cut } = pins;
-    const pull = tension.map((each, k) => each * bend[k] * cellMm ** 2);
-    const stiffness = stiffnessOf({ columns, rows, flat, blocked, folded, cut, label, bend, pull }, held, pins);
-    return { stiffness, held, ...work, factor: k === storeys.length - 1 ? factorOf(stiffness) : null };
-  });
+  const pull = tension.map((each, k) => each * bend[k] * cellMm ** 2);
+  const { blocked, folded, cut } = pins;
+  const creased = { columns, rows, flat, blocked, folded, cut, label, bend, pull };
+  const stiffness = stiffnessOf(creased, held, pins);
+  return {
+    stiffness,
+    held,
+    ...work,
+    transfer: coarsest ? null : transferOf(creased),
+    factor: coarsest ? factorOf(stiffness) : null,
+  };
 }
 
 /** The regions at every `stride`-th node. */
@@ -114,7 +137,9 @@ function thinned(regions: Regions, fine: Grid, lattice: Grid, stride: number): S
     for (let i = 0; i < lattice.columns; i++, n++) {
       const from = Math.min(j * stride, fine.rows - 1) * fine.columns + Math.min(i * stride, fine.columns - 1);
       label[n] = regions.label[from];
-      held[n] = regions.held[from];
+      // A node beyond the base is not on the line that runs along its edge.
+      const beyond = j * stride >= fine.rows || i * stride >= fine.columns;
+      held[n] = beyond && regions.held[from] === ON_LINE ? 0 : regions.held[from];
       heightMm[n] = regions.heightMm[from];
     }
   return { label, held, heightMm };
