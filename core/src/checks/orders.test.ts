@@ -1,22 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { type Coat, drawItem, type Finding, newCoat, type Project, plan, readProject, startProject } from '../index.ts';
+import { type Coat, drawItem, newCoat, type Project, plan, readProject, startProject } from '../index.ts';
+import { codes, dressed, found, grass, paint, seal, skin } from '../testing/dressed.ts';
 import { circle, line, spot } from '../testing/solids.ts';
 
-const board = (coats: Coat[], change: Partial<Project> = {}): Project => {
-  const start = startProject('orders', '2027-03-01');
-  return {
-    ...start,
-    base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },
-    sections: [{ id: 'A', name: 'A', from: [0, 50], to: [160, 50] }],
-    marks: [circle(80, 50, 40, 25)],
-    recipes: [{ ...start.recipes[0], name: 'Meadow', coats }],
-    ...change,
-  };
-};
-const skin = newCoat('skin', 'skin', 'compound', { thicknessMm: 2 });
-const seal = newCoat('seal', 'seal', 'seal coat');
-const paint = newCoat('paint', 'paint', 'acrylic', { colour: 'earth' });
-const grass = newCoat('grass', 'grass', 'grass 2 mm');
 const soil = newCoat('soil', 'scatter', 'soil');
 const powder = newCoat('powder', 'powder', 'weathering powder');
 const wash = newCoat('wash', 'wash', 'wash', { colour: 'dark' });
@@ -24,14 +10,6 @@ const varnish = newCoat('varnish', 'varnish', 'matt varnish');
 const late = newCoat('late', 'skin', 'plaster', { thicknessMm: 2 });
 const second = newCoat('second', 'seal', 'gesso');
 const spray = newCoat('spray', 'paint', 'acrylic', { tool: 'spray can', colour: 'grey' });
-
-const findings = (project: Project) => plan(project).report.findings;
-const codes = (project: Project) => findings(project).map(({ code }) => code);
-const found = (project: Project, code: string): Finding => {
-  const one = findings(project).find((finding) => finding.code === code);
-  if (!one) throw new Error(`${code} was not found in ${codes(project).join(', ')}`);
-  return one;
-};
 
 describe('what is finished is not covered again', () => {
   it.each([
@@ -45,7 +23,7 @@ describe('what is finished is not covered again', () => {
     ['grass under a brushed varnish', [skin, seal, grass, varnish], 'coat-buried'],
     ['powder under a wash', [skin, seal, powder, wash], 'powder-under-wet'],
   ] as [string, Coat[], string][])('%s is told, and moving the coat mends it', (_, coats, code) => {
-    const project = board(coats);
+    const project = dressed(coats);
     const { mend, message } = found(project, code);
     expect(message).toContain('Meadow');
     expect(mend?.to).toBe(2);
@@ -56,22 +34,22 @@ describe('what is finished is not covered again', () => {
     ['a wash, then powder', [skin, seal, paint, wash, powder]],
     ['a wanted second seal over paint', [skin, seal, paint, second]],
   ] as [string, Coat[]][])('%s is no fault', (_, coats) => {
-    const said = codes(board(coats));
+    const said = codes(dressed(coats));
     for (const code of ['coat-buried', 'powder-under-wet', 'colour-under-seal']) expect(said).not.toContain(code);
   });
 });
 
 describe('what eats foam, and what does not', () => {
   it('an acrylic out of a can on unsealed foam is told; over gesso that was painted on it is not', () => {
-    expect(codes(board([skin, spray]))).toContain('solvent-on-bare-foam');
-    expect(codes(board([skin, { ...second, id: 'ground', operation: 'paint' }, spray]))).not.toContain(
+    expect(codes(dressed([skin, spray]))).toContain('solvent-on-bare-foam');
+    expect(codes(dressed([skin, { ...second, id: 'ground', operation: 'paint' }, spray]))).not.toContain(
       'solvent-on-bare-foam',
     );
   });
 
   it('walls of a box and a stack of cork are no foam', () => {
-    const walled = board([skin, seal, paint], {});
-    const start = board([skin, seal, paint]);
+    const walled = dressed([skin, seal, paint], {});
+    const start = dressed([skin, seal, paint]);
     const sky = { ...start.recipes[0], id: 'sky', name: 'Sky', coats: [spray] };
     const boxed: Project = {
       ...walled,
@@ -97,7 +75,7 @@ describe('what eats foam, and what does not', () => {
   it.each(['super glue', 'solvent grab'] as const)(
     '%s on foam-cored card stops the work; on a foam of one’s own it warns',
     (glue) => {
-      const start = board([skin, seal, paint]);
+      const start = dressed([skin, seal, paint]);
       const as = (material: 'card' | 'own'): Project => ({
         ...start,
         stacking: { ...start.stacking, glue },
@@ -114,7 +92,7 @@ describe('what eats foam, and what does not', () => {
 
   it('a glue that skins over before a large face is covered is told; in dots or beads, or on a small face, it is not', () => {
     const large = (glue: Project['stacking']['glue'], side: number): Project => {
-      const start = board([skin, seal, paint]);
+      const start = dressed([skin, seal, paint]);
       return {
         ...start,
         base: { ...start.base, shape: { kind: 'rectangle', widthMm: side, depthMm: side } },
@@ -137,7 +115,7 @@ describe('what eats foam, and what does not', () => {
 
 describe('lines that mean something else', () => {
   const flat = (points: [number, number][], change: object = {}) => ({ ...line(20, points), ...change });
-  const drawn = (marks: Project['marks']) => board([skin, seal, paint], { marks });
+  const drawn = (marks: Project['marks']) => dressed([skin, seal, paint], { marks });
 
   it('a smooth line whose points lie on one straight line does not cross itself, at any turn', () => {
     for (const turn of [0, 0.3, 0.7854, 1.2, 1.5708]) {
@@ -249,13 +227,13 @@ describe('stores', () => {
       price: 1,
       supplier: '',
     };
-    const project = board([skin, seal, foliage]);
+    const project = dressed([skin, seal, foliage]);
     const { shopping } = plan({ ...project, stores: { ...project.stores, packs: [tiny] } }).report;
     expect(shopping.find(({ material }) => material === 'clump foliage')?.short).toBeGreaterThan(0);
   });
 
   it('what stands open for years is told, and so is what cannot be counted', () => {
-    const project = board([skin, seal, paint]);
+    const project = dressed([skin, seal, paint]);
     const item = {
       id: 'i',
       material: 'compound',
@@ -276,7 +254,7 @@ describe('stores', () => {
   });
 
   it('a limit of cost counts what must be bought in whole packs, and says both', () => {
-    const project = board([skin, seal, paint]);
+    const project = dressed([skin, seal, paint]);
     const pack = {
       id: 'p',
       material: 'compound',
@@ -312,7 +290,7 @@ describe('a bench that carries a higher one', () => {
       closed: true,
       level: true,
     });
-    const project = board([skin], { marks: [bench(20, 5), bench(40, 12), bench(60, 25)] });
+    const project = dressed([skin], { marks: [bench(20, 5), bench(40, 12), bench(60, 25)] });
     const { report } = plan(project);
     const levels = report.schools[0].levels;
     for (const [wanted, id] of [
@@ -324,7 +302,7 @@ describe('a bench that carries a higher one', () => {
   });
 
   it('so have a pad under a heap, a pit with an island in it, and every tread', () => {
-    const start = board([skin], {
+    const start = dressed([skin], {
       marks: [
         line(30, [
           [-5, 50],

@@ -1,36 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { type Coat, type Finding, moveCoat, newCoat, overrule, type Project, plan, startProject } from '../index.ts';
+import { moveCoat, newCoat, overrule, type Project } from '../index.ts';
+import { codes, dressed, findings, found, grass, paint, seal, skin } from '../testing/dressed.ts';
 import { circle } from '../testing/solids.ts';
 
-const board = (coats: Coat[], change: Partial<Project> = {}): Project => {
-  const start = startProject('order', '2027-03-01');
-  return {
-    ...start,
-    base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },
-    sections: [{ id: 'A', name: 'A', from: [0, 50], to: [160, 50] }],
-    marks: [circle(80, 50, 40, 25)],
-    recipes: [{ ...start.recipes[0], name: 'Meadow', coats }],
-    ...change,
-  };
-};
-const skin = newCoat('skin', 'skin', 'compound', { thicknessMm: 2 });
-const seal = newCoat('seal', 'seal', 'seal coat');
-const paint = newCoat('paint', 'paint', 'acrylic', { colour: 'earth' });
-const grass = newCoat('grass', 'grass', 'grass 2 mm');
 const stones = newCoat('stones', 'scatter', 'small stones');
 const right = [skin, seal, paint, grass, stones];
-const findings = (project: Project) => plan(project).report.findings;
-const codes = (project: Project) => findings(project).map(({ code }) => code);
-const found = (project: Project, code: string): Finding => {
-  const one = findings(project).find((finding) => finding.code === code);
-  if (!one) throw new Error(`${code} was not found in ${codes(project).join(', ')}`);
-  return one;
-};
 
 describe('the order of coats', () => {
   const orderCodes = ['seal-under-paste', 'colour-under-seal', 'colour-over-grass', 'grass-after-stones'];
   it('the order of the trade is passed', () =>
-    expect(codes(board(right)).filter((code) => orderCodes.includes(code))).toEqual([]));
+    expect(codes(dressed(right)).filter((code) => orderCodes.includes(code))).toEqual([]));
 
   it.each([
     ['seal-under-paste', [seal, skin, paint], 'Joints and paste dry first'],
@@ -40,7 +19,7 @@ describe('the order of coats', () => {
   ] as const)(
     '%s: named by its recipe and coat, with its reason; moving the coat as it says mends it',
     (code, coats, remedy) => {
-      const project = board([...coats]);
+      const project = dressed([...coats]);
       const finding = found(project, code);
       expect(finding).toMatchObject({ severity: 'warn', band: 'surface', place: 'Meadow' });
       expect(finding.remedy).toContain(remedy);
@@ -54,7 +33,7 @@ describe('the order of coats', () => {
   );
 
   it('a finding overruled stays in the list with its note, after those that count', () => {
-    const wrong = board([skin, seal, paint, stones, grass]);
+    const wrong = dressed([skin, seal, paint, stones, grass]);
     const { code, place } = found(wrong, 'grass-after-stones');
     const list = findings(overrule(wrong, { code, place }, 'the stones are glued for good'));
     expect(list.at(-1)).toMatchObject({ code, overruled: 'the stones are glued for good' });
@@ -62,8 +41,8 @@ describe('the order of coats', () => {
   });
 
   it('colour on bare plaster is only noted', () => {
-    expect(found(board([skin, paint]), 'nothing-seals').severity).toBe('note');
-    expect(codes(board(right))).not.toContain('nothing-seals');
+    expect(found(dressed([skin, paint]), 'nothing-seals').severity).toBe('note');
+    expect(codes(dressed(right))).not.toContain('nothing-seals');
   });
 
   it('buildings are masked before grass; where there are none nothing is said', () => {
@@ -75,8 +54,8 @@ describe('the order of coats', () => {
       locked: false,
       points: [[80, 50]] as [number, number][],
     };
-    expect(codes(board(right))).not.toContain('mask-footprints');
-    const start = board(right);
+    expect(codes(dressed(right))).not.toContain('mask-footprints');
+    const start = dressed(right);
     const laid = {
       ...house,
       kind: 'building' as const,
@@ -101,15 +80,15 @@ describe('what eats foam', () => {
   const safe = newCoat('safe', 'varnish', 'matt varnish, foam-safe spray', { tool: 'spray can' });
 
   it('a solvent spray on bare foam is warned off, a foam-safe one passes', () => {
-    expect(found(board([spray, skin]), 'solvent-on-bare-foam').message).toContain('spray primer');
-    expect(codes(board([safe, skin]))).not.toContain('solvent-on-bare-foam');
+    expect(found(dressed([spray, skin]), 'solvent-on-bare-foam').message).toContain('spray primer');
+    expect(codes(dressed([safe, skin]))).not.toContain('solvent-on-bare-foam');
   });
 
   it('over a whole seal it passes; over a seal of part of the ground it does not', () => {
-    expect(codes(board([skin, seal, spray]))).not.toContain('solvent-on-bare-foam');
+    expect(codes(dressed([skin, seal, spray]))).not.toContain('solvent-on-bare-foam');
     const part = { ...seal, sharePercent: 60 };
-    expect(codes(board([skin, part, spray]))).toContain('solvent-on-bare-foam');
-    expect(found(board([skin, spray, seal]), 'solvent-on-bare-foam').mend).toEqual({
+    expect(codes(dressed([skin, part, spray]))).toContain('solvent-on-bare-foam');
+    expect(found(dressed([skin, spray, seal]), 'solvent-on-bare-foam').mend).toEqual({
       recipe: 'usual',
       coat: 'spray',
       to: 2,
@@ -117,27 +96,27 @@ describe('what eats foam', () => {
   });
 
   it('an oil wash has a thinner that eats foam as well', () =>
-    expect(codes(board([skin, newCoat('w', 'wash', 'oil wash')]))).toContain('solvent-on-bare-foam'));
+    expect(codes(dressed([skin, newCoat('w', 'wash', 'oil wash')]))).toContain('solvent-on-bare-foam'));
 
   it.each([
     ['solvent grab', 'glue-eats-foam', 'stop'],
     ['super glue', 'glue-eats-foam', 'stop'],
     ['hot glue, high temperature', 'glue-too-hot', 'warn'],
   ] as const)('%s between the layers', (glue, code, severity) => {
-    const start = board(right);
+    const start = dressed(right);
     const glued = { ...start, stacking: { ...start.stacking, glue } };
     expect(found(glued, code).severity).toBe(severity);
   });
 
   it.each(['foam-safe super glue', 'contact spray', 'hot glue', 'polyurethane'] as const)('%s passes', (glue) => {
-    const start = board(right);
+    const start = dressed(right);
     const list = codes({ ...start, stacking: { ...start.stacking, glue } });
     expect(list).not.toContain('glue-eats-foam');
     expect(list).not.toContain('glue-too-hot');
   });
 
   it('ordinary super glue on layers of cork passes', () => {
-    const start = board(right);
+    const start = dressed(right);
     const sheets = start.sheets.map((sheet) => ({ ...sheet, material: 'cork' as const }));
     expect(codes({ ...start, sheets, stacking: { ...start.stacking, glue: 'super glue' } })).not.toContain(
       'glue-eats-foam',
@@ -145,7 +124,7 @@ describe('what eats foam', () => {
   });
 
   it('white PVA in the lowest joint of a wide stack: how long, and what else', () => {
-    const start = board(right);
+    const start = dressed(right);
     const wide: Project = {
       ...start,
       base: { ...start.base, shape: { kind: 'rectangle', widthMm: 400, depthMm: 300 } },
@@ -160,7 +139,7 @@ describe('what eats foam', () => {
 
 describe('time at the bench', () => {
   it('paste that would set in one bowl, glue that would skin over', () => {
-    const start = board(right);
+    const start = dressed(right);
     const wide: Project = {
       ...start,
       base: { ...start.base, shape: { kind: 'rectangle', widthMm: 400, depthMm: 300 } },
@@ -168,12 +147,12 @@ describe('time at the bench', () => {
     };
     expect(found(wide, 'working-time-short').remedy).toMatch(/^Mix \d+ bowls/);
     expect(found(wide, 'grass-glue-skins').remedy).toMatch(/in \d+ patches/);
-    expect(codes(board(right))).not.toContain('grass-glue-skins');
+    expect(codes(dressed(right))).not.toContain('grass-glue-skins');
   });
 
   it('a hot wire and alcohol: told, and warned of where they fall on one day', () => {
     const soil = newCoat('soil', 'scatter', 'soil', { thicknessMm: 1 });
-    const start = board([skin, seal, soil]);
+    const start = dressed([skin, seal, soil]);
     const wire = { ...start, cutting: { ...start.cutting, tool: 'hot wire' as const } };
     expect(found(wire, 'flame-near-alcohol').severity).toBe('note');
     expect(codes(start)).not.toContain('flame-near-alcohol');
@@ -193,7 +172,7 @@ describe('time at the bench', () => {
 
   it('plaster worked by hand is noted', () => {
     const byHand = { ...skin, tool: 'hand' as const };
-    expect(found(board([byHand, seal, paint]), 'plaster-on-skin').remedy).toContain('Gloves');
-    expect(codes(board(right))).not.toContain('plaster-on-skin');
+    expect(found(dressed([byHand, seal, paint]), 'plaster-on-skin').remedy).toContain('Gloves');
+    expect(codes(dressed(right))).not.toContain('plaster-on-skin');
   });
 });

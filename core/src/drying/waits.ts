@@ -1,4 +1,4 @@
-import { boardOf, catalogueOf, type GlueData, glueOf, stuffOf } from '../materials/index.ts';
+import { boardOf, catalogueOf, type GlueData, glueOf, pasteCoats, stuffOf } from '../materials/index.ts';
 import { fillPasteOf, type Project } from '../project/index.ts';
 import type { Drying } from '../takeoff/index.ts';
 import { type Coefficient, exactly, product, type Range, scaleRange, sum } from '../units/index.ts';
@@ -164,9 +164,6 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
 const SOLVENT_SHARE = 0.5;
 const larger = (a: Range, b: Range): Range => (b.likely > a.likely ? b : a);
 
-/** As in the take-off: nothing is filled in more coats. */
-const MOST_COATS = 40;
-
 /** In how many coats paste dries: what sets keeps its whole depth; what only dries is laid coat by coat, each when the one before is dry. */
 const coatsToDry = ({
   sets,
@@ -176,8 +173,7 @@ const coatsToDry = ({
   sets: boolean;
   depthMm: number;
   mostPerCoatMm: number;
-}): number =>
-  sets || mostPerCoatMm <= 0 ? 1 : Math.min(MOST_COATS, Math.max(1, Math.ceil(depthMm / mostPerCoatMm - 1e-6)));
+}): number => (sets ? 1 : pasteCoats(depthMm, mostPerCoatMm));
 
 /** Hours until paste so deep is dry through: F a d + b d^2. */
 function pasteDryHours(depthMm: number, { a, b }: { a: Range; b: Range }, air: Project['air']): Range {

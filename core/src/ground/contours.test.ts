@@ -1,7 +1,8 @@
 import Delaunator from 'delaunator';
 import { describe, expect, it } from 'vitest';
-import { type Grid, heightAt, isolines, type Ring } from '../geometry/index.ts';
+import { type Grid, heightAt, isolines } from '../geometry/index.ts';
 import { type Mark, startProject } from '../project/index.ts';
+import { cutAtEdge } from '../testing/contours.ts';
 import { toEnd } from '../testing/run.ts';
 import { circle, groundFrom, line, spot } from '../testing/solids.ts';
 import { volcano } from '../testing/volcano.ts';
@@ -99,23 +100,6 @@ const SPACING_MM = 4;
 const full = volcano(SPACING_MM);
 const [across, away] = [(full.columns - 1) * SPACING_MM, (full.rows - 1) * SPACING_MM];
 
-/** A ring of an outline cut where it follows the edge of the base. */
-function cutAtEdge(ring: Ring): { points: Ring; closed: boolean }[] {
-  const onEdge = ([x, y]: readonly [number, number]) => x < 1e-6 || y < 1e-6 || x > across - 1e-6 || y > away - 1e-6;
-  const first = ring.findIndex(onEdge);
-  if (first < 0) return [{ points: ring, closed: true }];
-  const runs: Ring[] = [];
-  let run: (readonly [number, number])[] = [];
-  for (let k = 0; k <= ring.length; k++) {
-    const point = ring[(first + k) % ring.length];
-    run.push(point);
-    if (!onEdge(point)) continue;
-    if (run.length > 2) runs.push(run);
-    run = [point];
-  }
-  return runs.map((points) => ({ points, closed: false }));
-}
-
 /** Heights of a plain triangulation of scattered heights at the nodes of a grid; NaN outside it. */
 function triangulated(points: readonly (readonly [number, number, number])[], grid: Grid): Float64Array {
   const { triangles } = Delaunator.from(points.map(([x, y]) => [x, y]));
@@ -145,7 +129,7 @@ function triangulated(points: readonly (readonly [number, number, number])[], gr
 describe('real ground: the volcano thinned to its 5-unit contours', () => {
   const levels = Array.from({ length: 20 }, (_, k) => 5 + 5 * k);
   const lines = isolines(full, levels).flatMap((rings, k) =>
-    rings.flatMap(cutAtEdge).map((cut) => ({ ...cut, heightMm: levels[k] })),
+    rings.flatMap((ring) => cutAtEdge(ring, across, away)).map((cut) => ({ ...cut, heightMm: levels[k] })),
   );
   const marks: Mark[] = lines.map(({ points, closed, heightMm }, k) => ({
     ...line(

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gridOver, heightAt, isolines, type Point, type Ring, sampleFormula } from '../geometry/index.ts';
+import { heightAt, type Point } from '../geometry/index.ts';
 import { type Mark, startProject } from '../project/index.ts';
+import { contoursOf } from '../testing/contours.ts';
 import { leastBending, straightPins } from '../testing/leastBending.ts';
 import { toEnd } from '../testing/run.ts';
 import { circle, line, spot } from '../testing/solids.ts';
@@ -363,37 +364,4 @@ function errorsOf(z: (x: number, y: number) => number, w: number, d: number, ste
       else below = Math.max(below, error);
     }
   return { inside, below };
-}
-
-/** Contours of a formula every so many millimetres, cut where they follow the edge of the base. */
-function contoursOf(z: (x: number, y: number) => number, w: number, d: number, step: number): Mark[] {
-  const heights = Array.from({ length: Math.floor(100 / step) }, (_, k) => (k + 1) * step);
-  const onEdge = ([x, y]: Point) => x < 1e-6 || y < 1e-6 || x > w - 1e-6 || y > d - 1e-6;
-  const rings = isolines(sampleFormula(gridOver(w, d, 0.5), z), heights);
-  return rings.flatMap((list, k) =>
-    list
-      .flatMap((ring) => cut(ring, onEdge))
-      .map(
-        ({ points, closed }, n): Mark => ({
-          ...line(heights[k], points as [number, number][]),
-          id: `c-${heights[k]}-${n}`,
-          closed,
-        }),
-      ),
-  );
-}
-
-function cut(ring: Ring, onEdge: (point: Point) => boolean): { points: Point[]; closed: boolean }[] {
-  const first = ring.findIndex(onEdge);
-  if (first < 0) return [{ points: [...ring], closed: true }];
-  const runs: Point[][] = [];
-  let run: Point[] = [];
-  for (let k = 0; k <= ring.length; k++) {
-    const point = ring[(first + k) % ring.length];
-    run.push(point);
-    if (!onEdge(point)) continue;
-    if (run.length > 2) runs.push(run);
-    run = [point];
-  }
-  return runs.map((points) => ({ points, closed: false }));
 }

@@ -6,6 +6,7 @@ export * from './labour.ts';
 export * from './materialSchema.ts';
 export * from './measures.ts';
 export * from './mixes.ts';
+export * from './pasteCoats.ts';
 export * from './plaster.ts';
 export * from './properties.ts';
 export * from './source.ts';

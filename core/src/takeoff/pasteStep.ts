@@ -1,5 +1,5 @@
 import { type Depth, most95Of } from '../layers/index.ts';
-import { coefficient, labour } from '../materials/index.ts';
+import { coefficient, labour, pasteCoats } from '../materials/index.ts';
 import { bulkMm, type Project } from '../project/index.ts';
 import { type Amount, type Coefficient, sum } from '../units/index.ts';
 import { amountOf, lost, over, reworked, times } from './amounts.ts';
@@ -156,15 +156,10 @@ function spreading(
   };
 }
 
-/** More coats than these are no way to fill anything: the rule about deep paste says so. */
-const MOST_COATS = 40;
-
 const lower = (name: string) => name[0].toLowerCase() + name.slice(1);
 
-function coatsFor({ catalogue, material }: StepContext, depthMm: number): number {
-  const most = catalogue.need(material, 'mostPerCoatMm').likely;
-  return most > 0 ? Math.min(MOST_COATS, Math.ceil(depthMm / most - 1e-6)) : 1;
-}
+const coatsFor = ({ catalogue, material }: StepContext, depthMm: number): number =>
+  pasteCoats(depthMm, catalogue.need(material, 'mostPerCoatMm').likely);
 
 /** Never more than can be spread in the time that is sure, and one at least for each coat. */
 function bowls(
