@@ -1,5 +1,6 @@
 /** The core's folders from the lowest to the highest: a folder may use those before it, by their face, and none after it. */
 const order = [
+  'kernel',
   'units',
   'geometry',
   'materials',

@@ -2,6 +2,7 @@ import { baseSize, changeItem, createDrafter, createPlanner, type Mark, type Pro
 import { contours } from 'd3-contour';
 import { footprints, gridOver } from '../../core/src/geometry/index.ts';
 import { cellOf, type Solved, solvedOf } from '../../core/src/ground/index.ts';
+import { toEnd } from '../../core/src/kernel/index.ts';
 import { evenSkin, targetOf } from '../../core/src/layers/index.ts';
 import { checks } from './checks.ts';
 import { choices, noisyFootprints } from './choices.ts';
@@ -14,13 +15,6 @@ import { middle, ratio, timed, whole } from './timed.ts';
 
 /** Plain Gauss-Seidel takes minutes on more nodes than this. */
 const MOST_FOR_PLAIN = 130_000;
-
-function toEnd<T>(run: Generator<unknown, T>): T {
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
-}
 
 const sizes = [
   { name: 'A4', widthMm: 297, depthMm: 210 },

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createPlanner, ownFigure, type Project, readProject, shippedRecipes } from '@hosket/core';
+import { toEnd } from '../../core/src/kernel/index.ts';
 import { everywhere } from '../../core/src/project/index.ts';
 import { timed, whole } from './timed.ts';
 
@@ -40,13 +41,6 @@ function tenByEight(): Project {
     },
     surface: { ...read.value.surface, recipe: 'r9' },
   };
-}
-
-function toEnd<T>(run: Generator<unknown, T>): T {
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
 }
 
 /** What an edit of a coverage figure, and one of a coat, takes until the whole plan answers. */

@@ -1,5 +1,6 @@
 import type { Grid } from './geometry/index.ts';
 import { type Solved, shapedOn, solvedOf } from './ground/index.ts';
+import { toEnd } from './kernel/index.ts';
 import { foamTarget } from './layers/index.ts';
 import { baseSize, type Project, skinMmOf } from './project/index.ts';
 
@@ -25,11 +26,4 @@ export function createDrafter(): (project: Project, nodes?: number) => Draft {
     const grid = shapedOn(project, solved);
     return { ground: grid, target: foamTarget(grid, skinMmOf(project)) };
   };
-}
-
-function toEnd<T>(run: Generator<unknown, T>): T {
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
 }

@@ -18,9 +18,9 @@ import {
   startProject,
   type ZoneRule,
 } from './index.ts';
+import { toEnd } from './kernel/index.ts';
 import { foamTopAt } from './layers/index.ts';
 import { idleWeek } from './testing/idleWeek.ts';
-import { toEnd } from './testing/run.ts';
 import { circle, line } from './testing/solids.ts';
 
 const demoText = readFileSync(new URL('../../samples/harl-quarry.hosket.json', import.meta.url), 'utf8');

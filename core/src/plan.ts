@@ -15,6 +15,7 @@ import {
   type Solved,
   solvedOf,
 } from './ground/index.ts';
+import { toEnd } from './kernel/index.ts';
 import {
   type AreaMap,
   areasOf,
@@ -360,10 +361,4 @@ function weighed(
 }
 
 /** The plan of a project, worked out from nothing. The same project always gives the same plan. */
-export function plan(project: Project): Plan {
-  const run = createPlanner().run(project);
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
-}
+export const plan = (project: Project): Plan => toEnd(createPlanner().run(project));

@@ -1,3 +1,4 @@
+import { toEnd } from './kernel/index.ts';
 import { createPlanner, type Plan } from './plan.ts';
 import { doneHere, type Offcut, openTile, type Project, tilesOf } from './project/index.ts';
 import type { PlanReport } from './report.ts';
@@ -109,11 +110,7 @@ export function createSetLister(): { run: (project: Project) => Generator<SetPro
 /** The shopping list of everything that a file holds: of its set, or of its one tile. */
 export function wholeList(project: Project, report: PlanReport): ShoppingList {
   if (!project.tiles.length) return listOfTile(project, report);
-  const run = createSetLister().run(project);
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
+  return toEnd(createSetLister().run(project));
 }
 
 /** What the needs of a tile depend on: not on what is in the cupboard, nor on words and pictures. */

@@ -1,4 +1,4 @@
-import { type Cover, newTile, type Patch, type Project, skinMmOf, startProject } from './project/index.ts';
+import { type Cover, newTile, type Patch, type Project, sheetMm, skinMmOf, startProject } from './project/index.ts';
 import type { PlanReport } from './report.ts';
 
 /** More strips than this on one piece cannot be worked. */
@@ -16,7 +16,7 @@ export const USUAL_TEST_PIECE_MM = 100;
  */
 export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL_TEST_PIECE_MM): Project {
   // One and a half of the thickest sheet: no single sheet reaches so high.
-  const thick = Math.max(0, ...project.sheets.map((sheet) => sheet.measuredMm ?? sheet.nominalMm)) || 20;
+  const thick = Math.max(0, ...project.sheets.map(sheetMm)) || 20;
   const lowMm = round(Math.max(skinMmOf(project) + 2, 0.6 * thick));
   const degrees = Math.min(60, Math.max(10, report.ground.meanSlopeDegrees));
   const runMm = Math.min(sizeMm * (1 - 2 * FLAT), thick / Math.tan((degrees * Math.PI) / 180));

@@ -7,6 +7,7 @@ import {
   kindWords,
   type Point,
   type Project,
+  readNumber,
 } from '@hosket/core';
 import { boxOfDrawing, type DrawnLine, type PlanDrawing } from './drawing.ts';
 
@@ -64,7 +65,7 @@ export interface LayerSeen {
 
 const numberIn = (text: string): number | null => {
   const found = /-?\d+(?:[.,]\d+)?/.exec(text);
-  return found ? Number(found[0].replace(',', '.')) : null;
+  return found ? readNumber(found[0]) : null;
 };
 
 export function layersOf({ lines }: PlanDrawing): LayerSeen[] {

@@ -9,6 +9,7 @@ import {
   properties,
   propertyNames,
   type Result,
+  readNumber,
   shippedMaterials,
 } from '@hosket/core';
 import Papa from 'papaparse';
@@ -127,8 +128,7 @@ function takeLine(own: OwnMaterials, shipped: ReadonlySet<string>, line: Line, n
   return null;
 }
 
-/** "1,5" and "1.5" are one and a half. */
 function numberOf(text: string | undefined): number | null {
-  const clean = (text ?? '').trim().replace(',', '.');
-  return clean !== '' && Number.isFinite(Number(clean)) ? Number(clean) : null;
+  const number = readNumber(text ?? '');
+  return Number.isFinite(number) ? number : null;
 }

@@ -1,6 +1,6 @@
 import { boundsOf, type Ring, ringSize } from '../geometry/index.ts';
 import type { Bed } from '../nest/index.ts';
-import type { Offcut, Project, Sheet } from '../project/index.ts';
+import { type Offcut, type Project, type Sheet, sheetMm, slicesOf } from '../project/index.ts';
 import { offcutArea } from '../stack/index.ts';
 import type { CutPiece } from './piece.ts';
 import type { Room } from './seams.ts';
@@ -52,8 +52,7 @@ export function bedsFor(
   const mine = sheets.filter(({ id }) => sheetIds.includes(id));
   const slabs = (sheet: Sheet) => {
     if (sliceMm === null) return 1;
-    const kerf = stacking.wire?.kerfMm ?? 0;
-    return Math.max(1, Math.floor(((sheet.measuredMm ?? sheet.nominalMm) + kerf) / (sliceMm + kerf) + 1e-9));
+    return slicesOf(sheetMm(sheet), sliceMm, stacking.wire?.kerfMm ?? 0);
   };
   const copies = (sheet: Sheet, from: number, count: number, kind: Bed['kind']): StockBed[] =>
     Array.from({ length: count * slabs(sheet) }, (_, k): StockBed => {

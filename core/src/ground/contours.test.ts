@@ -1,9 +1,9 @@
 import Delaunator from 'delaunator';
 import { describe, expect, it } from 'vitest';
 import { type Grid, heightAt, isolines } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { type Mark, startProject } from '../project/index.ts';
 import { cutAtEdge } from '../testing/contours.ts';
-import { toEnd } from '../testing/run.ts';
 import { circle, groundFrom, line, spot } from '../testing/solids.ts';
 import { volcano } from '../testing/volcano.ts';
 import { groundOf } from './index.ts';

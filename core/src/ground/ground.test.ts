@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { heightAt } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { type Base, type Mark, startProject } from '../project/index.ts';
-import { toEnd } from '../testing/run.ts';
 import { circle, line, spot } from '../testing/solids.ts';
 import { chooseCellMm, groundOf } from './index.ts';
 

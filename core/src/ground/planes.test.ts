@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { heightAt, type Point } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { type Mark, startProject } from '../project/index.ts';
 import { contoursOf } from '../testing/contours.ts';
 import { leastBending, straightPins } from '../testing/leastBending.ts';
-import { toEnd } from '../testing/run.ts';
 import { circle, line, spot } from '../testing/solids.ts';
 import { groundOf, solvedOf } from './index.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { heightAt } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { drawItem, type Project, startProject, type Terrain, writeHeights } from '../project/index.ts';
-import { toEnd } from '../testing/run.ts';
 import { groundOf } from './ground.ts';
 
 /** A grid of 11 x 9 numbers that rises evenly to the right (or by another rule). */

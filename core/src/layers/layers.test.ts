@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { insideRing, type Point, polygonArea } from '../geometry/index.ts';
 import { groundOf } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { type BuildArea, drawItem, type Project, startProject } from '../project/index.ts';
 import { frustumGround, frustumProject } from '../testing/frustum.ts';
-import { toEnd } from '../testing/run.ts';
 import { groundFrom } from '../testing/solids.ts';
 import { stacked } from '../testing/stacked.ts';
 import { sayRoomWork, sectionAlong } from './index.ts';

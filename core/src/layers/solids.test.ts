@@ -2,9 +2,9 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { gridOver } from '../geometry/index.ts';
 import { groundOf, measureGround, thinnedTo, voidShape } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { type Project, readProject } from '../project/index.ts';
 import { solids } from '../testing/manifold.ts';
-import { toEnd } from '../testing/run.ts';
 import { stacked } from '../testing/stacked.ts';
 
 /** A sample with a ground of so few nodes that solids can be built from it. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { boundsOf, type Polygon, type Ring } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { cutUp } from '../testing/cutUp.ts';
 import { faultsOf } from '../testing/judge.ts';
 import { type Bed, createSearch, laidOut, type NestProblem, type Placed, scorePlaced, turnsOf } from './index.ts';
@@ -27,13 +28,8 @@ const problemOf = (
   ...more,
 });
 const at = (piece: number, turn: number, xMm: number, yMm: number): Placed => ({ piece, bed: 0, turn, xMm, yMm });
-const pressed = (problem: NestProblem, placed: readonly Placed[]): Placed[] | null => {
-  const run = press(prepare(problem), placed);
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
-};
+const pressed = (problem: NestProblem, placed: readonly Placed[]): Placed[] | null =>
+  toEnd(press(prepare(problem), placed));
 const reachOf = (problem: NestProblem, placed: readonly Placed[]) => scorePlaced(problem, placed).reachMm;
 
 describe('a layout pressed together', () => {

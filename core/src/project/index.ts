@@ -22,6 +22,7 @@ export * from './rowSchema.ts';
 export * from './schema.ts';
 export * from './sharing.ts';
 export * from './sheetSchema.ts';
+export * from './sheetThickness.ts';
 export * from './stackEdits.ts';
 export * from './stacking.ts';
 export * from './stackingSchema.ts';

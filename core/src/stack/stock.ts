@@ -1,13 +1,23 @@
 import { LEVEL_STEP_MM, ringArea } from '../geometry/index.ts';
 import { catalogueOf, stuffOf } from '../materials/index.ts';
-import type { HandLayer, Offcut, Project, Sheet, SheetLimit } from '../project/index.ts';
+import {
+  type HandLayer,
+  type Offcut,
+  type Project,
+  type Sheet,
+  type SheetLimit,
+  sheetMm,
+  slicesOf,
+} from '../project/index.ts';
 
 /** Sheets that serve alike in a stack: one stuff, one thickness, and the same places where they may lie; offcuts are among them. */
 export interface Pool {
   /** The kinds of sheet in it, in the order of the project. */
   sheetIds: string[];
-  /** Measured where it was measured, to the nearest LEVEL_STEP_MM. */
+  /** Measured where it was measured, to the nearest LEVEL_STEP_MM: what a layer of it raises the stack by. */
   thicknessMm: number;
+  /** The thinnest of its sheets as measured, which its slices must come out of. */
+  thinnestMm: number;
   densityKgM3: number;
   densityLowKgM3: number;
   densityHighKgM3: number;
@@ -38,8 +48,7 @@ export interface Wire {
 
 export const toStep = (mm: number): number => Math.round(mm / LEVEL_STEP_MM) * LEVEL_STEP_MM;
 
-export const thicknessOf = (sheet: Pick<Sheet, 'measuredMm' | 'nominalMm'>): number =>
-  toStep(sheet.measuredMm ?? sheet.nominalMm);
+export const thicknessOf = (sheet: Pick<Sheet, 'measuredMm' | 'nominalMm'>): number => toStep(sheetMm(sheet));
 
 export const offcutArea = ({ outline }: Offcut): number =>
   outline.kind === 'rectangle' ? outline.widthMm * outline.depthMm : Math.abs(ringArea(outline.points));
@@ -67,6 +76,7 @@ export function poolsOf({ sheets, offcuts, stacking, nest, materials }: Shed): P
       pools.set(key, {
         sheetIds: [sheet.id],
         thicknessMm: thicknessOf(sheet),
+        thinnestMm: sheetMm(sheet),
         densityKgM3: density.likely,
         densityLowKgM3: density.low,
         densityHighKgM3: density.high,
@@ -78,6 +88,7 @@ export function poolsOf({ sheets, offcuts, stacking, nest, materials }: Shed): P
       continue;
     }
     pool.sheetIds.push(sheet.id);
+    pool.thinnestMm = Math.min(pool.thinnestMm, sheetMm(sheet));
     pool.ownedMm2 += ownedMm2;
     pool.buyable ||= sheet.buyable;
     pool.pricePerMm2 = Math.min(pool.pricePerMm2, price);
@@ -108,7 +119,7 @@ export function optionsOf(pools: readonly Pool[], wire: Wire | null): Option[] {
   if (wire)
     pools.forEach((pool, k) => {
       for (let parts = 2; parts <= MOST_SLICES; parts++) {
-        const slice = sliceOf(pool, k, (pool.thicknessMm - (parts - 1) * wire.kerfMm) / parts, wire);
+        const slice = sliceOf(pool, k, (pool.thinnestMm - (parts - 1) * wire.kerfMm) / parts, wire);
         if (slice) options.push(slice);
       }
     });
@@ -119,9 +130,9 @@ export function optionsOf(pools: readonly Pool[], wire: Wire | null): Option[] {
 export function sliceOf(pool: Pool, index: number, sliceMm: number, wire: Wire): Option | null {
   // Never thicker than asked for: the parts of a sheet must not add up to more than it.
   const thicknessMm = Math.floor(sliceMm / LEVEL_STEP_MM + 1e-6) * LEVEL_STEP_MM;
-  if (thicknessMm < wire.thinnestMm || thicknessMm > pool.thicknessMm - wire.kerfMm) return null;
+  if (thicknessMm < wire.thinnestMm || thicknessMm > pool.thinnestMm - wire.kerfMm) return null;
   if (pool.limit.kind !== 'anywhere') return null;
-  const perSheet = Math.floor((pool.thicknessMm + wire.kerfMm) / (thicknessMm + wire.kerfMm) + 1e-9);
+  const perSheet = slicesOf(pool.thinnestMm, thicknessMm, wire.kerfMm);
   return { pools: [index], sliceMm: thicknessMm, perSheet, thicknessMm };
 }
 

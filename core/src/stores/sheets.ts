@@ -1,5 +1,5 @@
 import type { LayerPlan } from '../layers/index.ts';
-import { doneHere, type Project, sheetsCutUp } from '../project/index.ts';
+import { doneHere, type Project, sheetMm, sheetsCutUp } from '../project/index.ts';
 
 /** Sheets of one kind for pieces that are still to be cut. */
 export interface SheetNeed {
@@ -31,7 +31,7 @@ export const sheetNeeds = (
           {
             sheetId,
             name: sheet.name || sheet.own?.name || sheet.material,
-            thicknessMm: sheet.measuredMm ?? sheet.nominalMm,
+            thicknessMm: sheetMm(sheet),
             widthMm,
             depthMm,
             needed,

@@ -2,7 +2,7 @@ import { type Cutting, paceOf } from '../cutting/index.ts';
 import { lineLength } from '../geometry/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
 import { type Catalogue, catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
-import type { Project } from '../project/index.ts';
+import { type Project, sheetMm } from '../project/index.ts';
 import { exactly, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { carvingCautions, cuttingCautions, materialCautions, wiringCautions } from './cautions.ts';
@@ -41,7 +41,7 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
     materials: plan.sheetsUsed.map(({ sheetId, areaMm2, sheets }) => {
       const sheet = project.sheets.find((candidate) => candidate.id === sheetId);
       return {
-        name: `${sheet?.name || stuffOf(sheet ?? { material: 'xps', own: null }, catalogueOf(project.materials)).label}, ${sheet?.measuredMm ?? sheet?.nominalMm} mm`,
+        name: `${sheet?.name || stuffOf(sheet ?? { material: 'xps', own: null }, catalogueOf(project.materials)).label}, ${sheet && sheetMm(sheet)} mm`,
         amount: cut
           ? measured('each', sheets, 'sheets that the pieces are laid on, offcuts first', [cm2('pieces', areaMm2)])
           : measured('each', sheets, 'area of the pieces / (sheet area x yield), rounded up', [

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { groundOf, measureGround, thinnedTo } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import {
   type Coat,
   drawItem,
@@ -13,7 +14,6 @@ import {
   usualRecipe,
 } from '../project/index.ts';
 import { shippedRecipes } from '../recipes/index.ts';
-import { toEnd } from '../testing/run.ts';
 import { stacked, taken } from '../testing/stacked.ts';
 import { product, sum, uniformFrom } from '../units/index.ts';
 import { stepsOf } from './order.ts';

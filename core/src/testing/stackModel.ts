@@ -5,6 +5,7 @@ import { optionsOf, type Pool, type StackModel, type Weights } from '../stack/in
 export const pool = (thicknessMm: number, ownedMm2 = 1e9, change: Partial<Pool> = {}): Pool => ({
   sheetIds: [`${thicknessMm}`],
   thicknessMm,
+  thinnestMm: thicknessMm,
   densityKgM3: 32,
   densityLowKgM3: 25,
   densityHighKgM3: 45,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { heightAt } from '../geometry/index.ts';
 import { groundOf } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { plan } from '../plan.ts';
 import {
   addTile,
@@ -15,7 +16,6 @@ import {
   startProject,
   tilesOf,
 } from '../project/index.ts';
-import { toEnd } from '../testing/run.ts';
 import { placesOf, sideAt } from './set.ts';
 
 const base = {

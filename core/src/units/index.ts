@@ -1,6 +1,7 @@
 export * from './amount.ts';
 export * from './chance.ts';
 export * from './measures.ts';
+export * from './readNumber.ts';
 export * from './result.ts';
 export * from './say.ts';
 export * from './scales.ts';

@@ -1,3 +1,4 @@
+import { readNumber } from './readNumber.ts';
 import { bad, good, type Result } from './result.ts';
 
 /** What can be measured. Stored always in the first unit: mm, mm2, ml, g, degrees Celsius. */
@@ -91,7 +92,7 @@ export function parseMeasure(kind: MeasureKind, text: string, system: UnitSystem
     if (!found || !groups) return no(`"${rest}" is not a number.`);
     if (groups.under && Number(groups.under) === 0) return no('A fraction cannot have 0 below the line.');
     const value = groups.plain
-      ? Number(groups.plain.replace(',', '.'))
+      ? readNumber(groups.plain)
       : Number(groups.whole ?? 0) + Number(groups.top) / Number(groups.under);
     const after = takeUnit(kind, rest.slice(found[0].length).trimStart());
     const unit = after.unit ?? units[kind][bareUnit[system][kind]];

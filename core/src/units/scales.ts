@@ -1,3 +1,4 @@
+import { readNumber } from './readNumber.ts';
 import { bad, good, type Result } from './result.ts';
 
 /** A named scale with the standard that fixes it. Real size / model size = ratio. */
@@ -33,7 +34,7 @@ export function parseScale(text: string): Result<number> {
     namedScales.find((scale) => scale.name.toLowerCase() === clean.toLowerCase() && Number.isNaN(Number(clean)));
   if (named) return good(named.ratio);
   const match = /^(?:1\s*[:/]\s*)?(\d+(?:[.,]\d+)?)$/.exec(clean);
-  const ratio = Number(match?.[1]?.replace(',', '.'));
+  const ratio = readNumber(match?.[1] ?? '');
   if (!match || !(ratio >= 1) || ratio > 1e6)
     return bad('scale', clean || '(empty)', 'This is not a scale.', 'Write it like 1:87, or by a name such as H0.');
   return good(ratio);

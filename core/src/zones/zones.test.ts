@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gridOver, sampleFormula } from '../geometry/index.ts';
 import { groundOf, measureGround } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import {
   askables,
   baseOutline,
@@ -11,7 +12,6 @@ import {
   startProject,
   type ZoneRule,
 } from '../project/index.ts';
-import { toEnd } from '../testing/run.ts';
 import { shadePercent } from './fields.ts';
 import { suggestedZones } from './suggest.ts';
 import { zonesOf } from './zones.ts';

@@ -1,4 +1,4 @@
-import { formatMeasure, type MeasureKind, parseMeasure } from '@hosket/core';
+import { formatMeasure, type MeasureKind, parseMeasure, readNumber } from '@hosket/core';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { useView } from '../store/viewStore.ts';
 
@@ -160,7 +160,7 @@ export function MeasureOrNoneField({ label, value, none, now, least, most, plain
       text={value === null ? open : show(value)}
       read={(text) => {
         if (!text.trim() || text.trim().startsWith(none)) return { ok: true, value: null };
-        const number = plain ? Number(text.replace(',', '.')) : Number.NaN;
+        const number = plain ? readNumber(text) : Number.NaN;
         const reading = plain ? null : parseMeasure('length', text, units);
         if (reading && !reading.ok) return { ok: false, why: `${reading.fault.message} Or leave it empty: ${none}.` };
         const measure = reading?.ok ? reading.value : number;
@@ -190,7 +190,6 @@ interface NumberProps {
 
 /** A plain number with its unit in words after it. */
 export function NumberField({ label, value, onValue, least, most, unit = '', whole, hideLabel }: NumberProps) {
-  const clean = (text: string) => text.replace(unit, '').replace(',', '.').trim();
   return (
     <ReadField
       label={label}
@@ -199,8 +198,8 @@ export function NumberField({ label, value, onValue, least, most, unit = '', who
       inputMode={whole ? 'numeric' : 'decimal'}
       text={unit ? `${value} ${unit}` : String(value)}
       read={(text) => {
-        const number = Number(clean(text));
-        if (clean(text) === '' || !Number.isFinite(number)) return { ok: false, why: 'Write a number.' };
+        const number = readNumber(text.replace(unit, ''));
+        if (!Number.isFinite(number)) return { ok: false, why: 'Write a number.' };
         if (whole && !Number.isInteger(number)) return { ok: false, why: 'Write a whole number.' };
         if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };
         return { ok: true, value: number };
@@ -231,9 +230,9 @@ export function NumberOrNoneField({ label, unit, value, least, most, none = 'no 
       inputMode="decimal"
       text={value === null ? none : `${value} ${unit}`}
       read={(text) => {
-        const clean = text.replace(unit, '').replace(',', '.').trim();
+        const clean = text.replace(unit, '').trim();
         if (!clean || clean === none) return { ok: true, value: null };
-        const number = Number(clean);
+        const number = readNumber(clean);
         if (!Number.isFinite(number)) return { ok: false, why: 'Write a number, or leave it empty.' };
         if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };
         return { ok: true, value: number };

@@ -1,4 +1,4 @@
-import { type Coefficient, type OwnValue, ownFigure, type Property } from '@hosket/core';
+import { type Coefficient, type OwnValue, ownFigure, type Property, readNumber } from '@hosket/core';
 import { Popover } from 'radix-ui';
 import { useId, useState } from 'react';
 import { edit } from '../store/projectStore.ts';
@@ -68,9 +68,7 @@ function FigureForm({ figure, onGive }: FormProps) {
   const [why, setWhy] = useState('');
   const id = useId();
   const give = () => {
-    const [low, likely, high] = [texts.low, texts.likely, texts.high].map((text) =>
-      Number(text.trim().replace(',', '.')),
-    );
+    const [low, likely, high] = [texts.low, texts.likely, texts.high].map(readNumber);
     if (![low, likely, high].every((value) => Number.isFinite(value) && value >= 0))
       return setWhy('Write three numbers, none below 0.');
     if (low > likely || likely > high) return setWhy('Low, likely and high must rise.');

@@ -1,4 +1,4 @@
-import { formatMeasure, type PackUnit, parseMeasure } from '@hosket/core';
+import { formatMeasure, type PackUnit, parseMeasure, readNumber } from '@hosket/core';
 import { useView } from '../store/viewStore.ts';
 import { ReadField } from './Field.tsx';
 
@@ -28,8 +28,8 @@ export function QuantityField({ label, unit, value, none, onValue }: Props) {
       read={(written) => {
         if (none !== undefined && (!written.trim() || written.trim() === none)) return { ok: true, value: null };
         if (unit === 'each') {
-          const count = Number(written.replace(',', '.'));
-          return Number.isFinite(count) && written.trim() && count >= 0 && count <= 1e6
+          const count = readNumber(written);
+          return Number.isFinite(count) && count >= 0 && count <= 1e6
             ? { ok: true, value: count }
             : { ok: false, why: 'Write how many there are.' };
         }

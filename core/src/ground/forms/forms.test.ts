@@ -9,6 +9,7 @@ import {
   sampleFormula,
   volumeAbove,
 } from '../../geometry/index.ts';
+import { toEnd } from '../../kernel/index.ts';
 import {
   drawItem,
   type ItemKind,
@@ -17,7 +18,6 @@ import {
   type Project,
   startProject,
 } from '../../project/index.ts';
-import { toEnd } from '../../testing/run.ts';
 import { buildLandforms, groundOf, readSpans } from '../index.ts';
 
 const outline: Point[] = [

@@ -1,4 +1,4 @@
-import { familiarSizes, formatScale, sayReal } from '@hosket/core';
+import { familiarSizes, formatScale, sayReal, sheetMm } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
@@ -10,7 +10,7 @@ export function Allows() {
   const report = usePlan((state) => state.report);
   const say = useSay();
   const area = project.sheets.reduce((sum, sheet) => sum + sheet.count * sheet.widthMm * sheet.depthMm, 0);
-  const highest = project.sheets.reduce((sum, sheet) => sum + sheet.count * (sheet.measuredMm ?? sheet.nominalMm), 0);
+  const highest = project.sheets.reduce((sum, sheet) => sum + sheet.count * sheetMm(sheet), 0);
   const cost = project.sheets.reduce((sum, sheet) => sum + sheet.count * (sheet.price ?? 0), 0);
   return (
     <>
