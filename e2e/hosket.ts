@@ -161,7 +161,7 @@ export class App {
 
 /** What the command line prints for a file. */
 export function commandLine(...words: string[]): string {
-  const { stdout } = spawnSync(process.execPath, ['--import', 'tsx', `${root}cli/src/main.ts`, ...words], {
+  const { stdout } = spawnSync(process.execPath, [`${root}scripts/hosket.mjs`, ...words], {
     cwd: root,
     encoding: 'utf8',
     maxBuffer: 1e8,

@@ -76,6 +76,26 @@ export function build() {
   });
 }
 
+/** When the newest file of a folder was changed, ms. */
+function newest(path) {
+  const { mtimeMs } = statSync(path);
+  if (!statSync(path).isDirectory()) return mtimeMs;
+  const inside = readdirSync(path).filter((name) => name !== 'node_modules' && name !== 'dist');
+  return Math.max(mtimeMs, ...inside.map((name) => newest(join(path, name))));
+}
+
+/** The command line as one file. Looks at the times of its sources only: this runs before every command. */
+export function command() {
+  const built = join(root, 'cli/dist/main.js');
+  const sources = ['core/src', 'formats/src', 'cli/src', 'cli/vite.config.ts', 'package-lock.json'];
+  const since = existsSync(built) ? statSync(built).mtimeMs : 0;
+  if (sources.every((path) => newest(join(root, path)) < since)) return;
+  const { status, stderr, stdout } = spawnSync('npx', ['vite', 'build', 'cli', '--logLevel', 'warn'], { cwd: root });
+  if (status === 0) return;
+  console.error(`Cannot build the command:\n${stdout}${stderr}`);
+  process.exit(1);
+}
+
 /** Debian's Chromium for the browser tests: installed as root, asked for otherwise. */
 export function browser() {
   if (existsSync(chromium)) return;

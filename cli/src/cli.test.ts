@@ -12,11 +12,11 @@ const folder = mkdtempSync(join(tmpdir(), 'hosket-'));
 
 /** Runs the real command as a person or script would. */
 function hosket(...words: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', join(root, 'cli/src/main.ts'), ...words],
-    { cwd: root, encoding: 'utf8', maxBuffer: 1e8 },
-  );
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(root, 'scripts/hosket.mjs'), ...words], {
+    cwd: root,
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
   return { status, stdout, stderr };
 }
 

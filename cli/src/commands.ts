@@ -1,0 +1,115 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import {
+  benchPages,
+  benchSheet,
+  type Fault,
+  itemsOf,
+  type Plan,
+  type Project,
+  plan,
+  planReportSchema,
+  type Result,
+  readProject,
+  sayBuy,
+  templateKinds,
+  templatePages,
+  templateSource,
+  type UnitSystem,
+  wholeList,
+  withLayout,
+  writeProject,
+} from '@hosket/core';
+import { writeShoppingCsv } from '@hosket/formats';
+import { writePdf } from '@hosket/formats/pdf';
+import { code, fail } from './exit.ts';
+import { planText, sayFinding } from './planText.ts';
+
+export interface Wanted {
+  command: 'plan' | 'check' | 'nest' | 'templates' | 'sheet' | 'shopping';
+  file: string;
+  /** What the file holds. */
+  text: string;
+  /** Where to write what a command makes; it is given where one does. */
+  out: string;
+  tries: number;
+  json: boolean;
+  imperial: boolean;
+  semicolons: boolean;
+}
+
+const faultText = (file: string, { place, message, remedy }: Fault) =>
+  `hosket: ${file}: ${place}: ${message}\n  ${remedy}`;
+
+function projectOf(file: string, text: string): Project {
+  const read: Result<Project> = readProject(text);
+  if (!read.ok) fail(code.invalid, faultText(file, read.fault));
+  return read.value;
+}
+
+/** Writes a file whole, or says why not. */
+function store(file: string, body: string | Uint8Array): void {
+  try {
+    writeFileSync(file, body);
+  } catch (error) {
+    fail(code.unreadable, `hosket: ${file}: ${(error as Error).message}\n  Give a path that can be written.`);
+  }
+  process.stdout.write(`${file}: written\n`);
+}
+
+const face = (weight: number): Uint8Array =>
+  readFileSync(
+    new URL(
+      `../../node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-${weight}-normal.woff`,
+      import.meta.url,
+    ),
+  );
+
+async function templates(project: Project, { report, ground }: Plan): Promise<Uint8Array> {
+  const source = templateSource(project, report, ground.grid, ground.outline);
+  const pages = templatePages(project, source, templateKinds);
+  return writePdf(pages, `${project.name}: templates`, { plain: face(400), strong: face(600) });
+}
+
+async function onPaper(project: Project, { report, ground, zones }: Plan, system: UnitSystem): Promise<Uint8Array> {
+  const sheet = benchSheet(
+    project,
+    report,
+    { ground: ground.grid, outline: ground.outline, zones },
+    system,
+    wholeList(project, report),
+  );
+  const pages = benchPages(sheet, project.paper);
+  return writePdf(pages, `${project.name}: bench sheet`, { plain: face(400), strong: face(600) });
+}
+
+/** Carries out a command on what its file holds, and gives the code to end with. */
+export async function carryOut({
+  command,
+  file,
+  text,
+  out,
+  tries,
+  json,
+  imperial,
+  semicolons,
+}: Wanted): Promise<number> {
+  const project = projectOf(file, text);
+  const planned = plan(project);
+  const { report } = planned;
+  const stopped = report.findings.some((finding) => finding.severity === 'stop' && !finding.overruled);
+  const system = imperial ? 'imperial' : 'metric';
+  if (command === 'check') {
+    process.stdout.write(
+      `${file}: a sound project, ${itemsOf(project).length} drawn, ${project.sheets.length} kinds of sheet\n`,
+    );
+    for (const finding of report.findings) process.stdout.write(`${sayFinding(finding)}\n`);
+  } else if (command === 'nest')
+    store(out, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)));
+  else if (command === 'templates') store(out, await templates(project, planned));
+  else if (command === 'sheet') store(out, await onPaper(project, planned, system));
+  else if (command === 'shopping')
+    process.stdout.write(writeShoppingCsv(wholeList(project, report), (line) => sayBuy(line, system), semicolons));
+  else if (json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
+  else process.stdout.write(planText(project, report, system));
+  return stopped ? code.stopped : code.ok;
+}
