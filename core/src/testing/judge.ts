@@ -3,7 +3,25 @@ import type { Point, Polygon, Ring } from '../geometry/index.ts';
 import { laidOut, type NestProblem, type Placed } from '../nest/index.ts';
 
 type Shape = [number, number][][];
-const shapeOf = ({ outer, holes }: Polygon): Shape => [outer, ...holes].map((ring) => ring.map(([x, y]) => [x, y]));
+const shapeOf = ({ outer, holes }: Polygon, radians = 0): Shape => {
+  const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
+  return [outer, ...holes].map((ring) => ring.map(([x, y]) => [x * cos - y * sin, x * sin + y * cos]));
+};
+
+/**
+ * An area by the library, of shapes that are turned alike: where outlines all but touch, it sometimes finds no way round ("unable to complete
+ * output ring"), and does when they are turned, which changes no area.
+ */
+function turnedUntilFound(area: (radians: number) => number): number {
+  for (const radians of [0, 0.1, 0.73]) {
+    try {
+      return area(radians);
+    } catch (error) {
+      if (!/output ring|SweepEvent/.test(String(error))) throw error;
+    }
+  }
+  return area(1.9);
+}
 
 const areaOf = (shapes: [number, number][][][]): number =>
   shapes.reduce((sum, [outer, ...holes]) => sum + ringAreaOf(outer) - holes.reduce((s, h) => s + ringAreaOf(h), 0), 0);
@@ -18,11 +36,20 @@ const ringAreaOf = (ring: readonly (readonly [number, number])[]): number =>
 
 /** Area that two shapes have in common, mm2, by a library that the product does not use (polygon-clipping). */
 export const commonArea = (a: Polygon, b: Polygon): number =>
-  areaOf(polygonClipping.intersection(shapeOf(a), shapeOf(b)) as [number, number][][][]);
+  turnedUntilFound((radians) =>
+    areaOf(polygonClipping.intersection(shapeOf(a, radians), shapeOf(b, radians)) as [number, number][][][]),
+  );
 
 /** Area of a shape that lies outside of a ring, mm2. */
 export const areaOutside = (a: Polygon, ring: Ring): number =>
-  areaOf(polygonClipping.difference(shapeOf(a), shapeOf({ outer: ring, holes: [] })) as [number, number][][][]);
+  turnedUntilFound((radians) =>
+    areaOf(
+      polygonClipping.difference(shapeOf(a, radians), shapeOf({ outer: ring, holes: [] }, radians)) as [
+        number,
+        number,
+      ][][][],
+    ),
+  );
 
 function stretches(ring: Ring): [Point, Point][] {
   return ring.map((a, k) => [a, ring[(k + 1) % ring.length]]);
