@@ -35,7 +35,15 @@ import {
 import { catalogueOf, type Property } from './materials/index.ts';
 import { createMemory } from './memory.ts';
 import { type Land, reportOf, schoolReport, type Worked } from './planReport.ts';
-import { fillPasteOf, type HandLayer, itemsOf, openAsClosed, type Project, type School } from './project/index.ts';
+import {
+  type Base,
+  fillPasteOf,
+  type HandLayer,
+  itemsOf,
+  openAsClosed,
+  type Project,
+  type School,
+} from './project/index.ts';
 import { type Worn, wornOf } from './recipes/index.ts';
 import type { PlanReport, SchoolReport } from './report.ts';
 import { costOf, layByHand } from './stack/index.ts';
@@ -66,16 +74,19 @@ export interface Plan {
 
 /**
  * Runs the stages in the builder's order and keeps what has not changed since the last run. `run` is a generator that yields between
- * pieces of work, so that a newer edit can abandon an older run. A `quick` run may answer with a plan that is `near`.
+ * pieces of work, so that a newer edit can abandon an older run. A `quick` run may answer with a plan that is `near`. `cell` gives the cell of
+ * the ground's lattice, mm.
  */
-export function createPlanner(): { run: (project: Project, quick?: boolean) => Generator<undefined, Plan> } {
+export function createPlanner(cell: (base: Base) => number = cellOf): {
+  run: (project: Project, quick?: boolean) => Generator<undefined, Plan>;
+} {
   let solved: Solved | undefined;
   const memory = createMemory();
   let layers: { key: string; sheetsKey: string; value: LayerPlan[] } | undefined;
 
   function* run(project: Project, quick = false): Generator<undefined, Plan> {
     memory.begin();
-    solved = yield* solvedOf(project, cellOf(project.base), solved, quick);
+    solved = yield* solvedOf(project, cell(project.base), solved, quick);
     const lines = solved;
     const { base, marks, landforms, terrain, tile, profiles } = project;
     // Written out once: a plan of many points is long.
@@ -253,7 +264,7 @@ export function createPlanner(): { run: (project: Project, quick?: boolean) => G
     for (const closed of project.tiles) {
       const shape = { ...closed, tile: closed, profiles };
       const other = yield* memory.exact(`tile ${closed.id}`, [closed, profiles], function* () {
-        return readTile(project, closed, yield* groundOf(shape));
+        return readTile(project, closed, yield* groundOf(shape, cell(shape.base)));
       });
       reads.set(closed.id, other);
     }
