@@ -121,10 +121,7 @@ export function pinsOf(grid: Grid, lines: readonly ShapeLine[]): Pins {
     if (closed) pinStretch(points[last], points[0], from, from, owner);
   });
   return {
-    nodes: Int32Array.from(nodes),
-    weights: Float64Array.from(weights),
-    heights: Float64Array.from(heights),
-    marks: Int32Array.from(owners),
+    ...packed(nodes, weights, heights, owners),
     blocked,
     folded,
     cut,
@@ -164,6 +161,19 @@ export function foldedPins(
   return { ...pins, nodes, weights };
 }
 
+/** Pins out of lists: four nodes with their weights, a height and the line of each. */
+const packed = (
+  nodes: readonly number[],
+  weights: readonly number[],
+  heights: readonly number[],
+  marks: readonly number[],
+): Pick<Pins, 'nodes' | 'weights' | 'heights' | 'marks'> => ({
+  nodes: Int32Array.from(nodes),
+  weights: Float64Array.from(weights),
+  heights: Float64Array.from(heights),
+  marks: Int32Array.from(marks),
+});
+
 /**
  * The same pins where the ground may fold along a line (`folds`): the ground on either side is carried on straight to the line by a pin of its
  * own, or one side could rise as the other sinks. Where another line is too near for that, one pin ties both.
@@ -197,13 +207,7 @@ export function hingedPins(pins: Pins, columns: number, folds: (line: number) =>
     heights.push(pins.heights[k]);
     marks.push(pins.marks[k]);
   }
-  return {
-    ...pins,
-    nodes: Int32Array.from(nodes),
-    weights: Float64Array.from(weights),
-    heights: Float64Array.from(heights),
-    marks: Int32Array.from(marks),
-  };
+  return { ...pins, ...packed(nodes, weights, heights, marks) };
 }
 
 const edgeKey = (a: number, b: number) => 2 * a + (b === a + 1 ? 0 : 1);
@@ -284,11 +288,5 @@ export function crowdedPins(pins: Pins, columns: number): Pins {
     heights.push(height);
     marks.push(-1);
   }
-  return {
-    ...pins,
-    nodes: Int32Array.from(nodes),
-    weights: Float64Array.from(weights),
-    heights: Float64Array.from(heights),
-    marks: Int32Array.from(marks),
-  };
+  return { ...pins, ...packed(nodes, weights, heights, marks) };
 }
