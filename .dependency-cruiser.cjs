@@ -22,6 +22,9 @@ const order = [
   'stores',
   'handout',
   'checks',
+  'report',
+  'planner',
+  'sets',
 ];
 
 const upward = order.slice(0, -1).map((folder, k) => ({

@@ -2,7 +2,10 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    testTimeout: 60_000,
+    // What hangs is ended; what is merely slow, on a slow or busy machine, is not.
+    testTimeout: 600_000,
+    hookTimeout: 600_000,
+    setupFiles: ['vitest.setup.ts'],
     projects: [
       { extends: true, test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' } },
       { extends: true, test: { name: 'formats', include: ['formats/src/**/*.test.ts'], environment: 'node' } },

@@ -1,5 +1,4 @@
 /** The face of the core: what the command line, the browser and the benches may use. */
-export { benchSheet, type SheetFields } from './benchSheet.ts';
 export { type Finding, sayGradient } from './checks/index.ts';
 export {
   type Clash,
@@ -12,7 +11,6 @@ export {
   withLayout,
 } from './cutting/index.ts';
 export { type ComparedSurface, compareGlues, compareWays, type WayRead, wallClock } from './days/index.ts';
-export { createDrafter, DRAFT_NODES, type Draft } from './draft.ts';
 export {
   boundsOf,
   distanceToStretch,
@@ -50,6 +48,7 @@ export {
   smallPlan,
   smallSection,
 } from './handout/index.ts';
+export { toEnd } from './kernel/index.ts';
 export {
   type RoomWork,
   type SectionLayer,
@@ -97,7 +96,7 @@ export {
   type Search,
   scorePlaced,
 } from './nest/index.ts';
-export { createPlanner, type Plan, plan } from './plan.ts';
+export { createDrafter, createPlanner, DRAFT_NODES, type Draft, type Plan, plan } from './planner/index.ts';
 export * from './project/index.ts';
 export { coatsOfPart, doneIn, shippedRecipes, type Way, wayOf, ways } from './recipes/index.ts';
 export {
@@ -112,8 +111,19 @@ export {
   type SchoolReport,
   type StackReport,
   type StageReport,
-} from './report.ts';
-export { createSetLister, listOfTile, type SetProgress, type ShoppingList, wholeList } from './shoppingList.ts';
+} from './report/index.ts';
+export {
+  benchSheet,
+  createSetLister,
+  listOfTile,
+  type SetProgress,
+  type SheetFields,
+  type ShoppingList,
+  templateSource,
+  testPieceOf,
+  USUAL_TEST_PIECE_MM,
+  wholeList,
+} from './sets/index.ts';
 export { type Criterion, layerKinds, offcutArea, thicknessOf } from './stack/index.ts';
 export {
   type Advice,
@@ -130,7 +140,6 @@ export {
   sheetNeeds,
 } from './stores/index.ts';
 export { deferral, hadFor, postPlaces, pricesOf } from './takeoff/index.ts';
-export { templateSource } from './templateSource.ts';
 export {
   BAR_MM,
   type Page,
@@ -146,6 +155,5 @@ export {
   templatePages,
   type Words,
 } from './templates/index.ts';
-export { testPieceOf, USUAL_TEST_PIECE_MM } from './testPiece.ts';
 export * from './units/index.ts';
 export { type Suggestion, suggestedZones, type ZoneMap } from './zones/index.ts';

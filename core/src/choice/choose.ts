@@ -8,7 +8,7 @@ import {
   weightsOf,
   wishWeights,
 } from '../layers/index.ts';
-import { type HandLayer, type Project, type School, schools, type Wish, wishes } from '../project/index.ts';
+import { type HandLayer, type Project, type School, type Wish, wishes } from '../project/index.ts';
 import {
   cheapest,
   costOf,
@@ -75,7 +75,7 @@ export interface Offers {
 /** Every choice about stacks over one foam target. */
 export interface Choice extends Offers {
   chosen: Chosen;
-  bySchool: { school: School; model: StackModel; found: Found }[];
+  bySchool: readonly SchoolChoice[];
   /** What the shed lacks for the cheapest stack, were there sheets enough; empty where the stack reaches high enough. */
   missing: { steps: Step[]; shortages: Shortage[] } | null;
   /** Levels that should fall on a joint, with the nearest joints that any stack of the school reaches. */
@@ -89,20 +89,35 @@ export interface Track {
   graph: Graph;
 }
 
-export const tracksOf = (project: Project, ground: StackGround): Track[] =>
-  schools.map((school) => {
-    const model = modelFor(project, ground, school);
-    return { school, model, graph: graphOf(model, pinnedOf(project, model)) };
-  });
+/** The cheapest stack of a school. */
+export interface SchoolChoice {
+  school: School;
+  model: StackModel;
+  found: Found;
+}
 
-/** Chooses stacks for a project: a cheapest one for each school, and the one that is built. */
-export function chooseFor(project: Project, ground: StackGround, tracks: readonly Track[], front: Offers): Choice {
+/** Every stack of a school. */
+export function trackFor(project: Project, ground: StackGround, school: School): Track {
+  const model = modelFor(project, ground, school);
+  return { school, model, graph: graphOf(model, pinnedOf(project, model)) };
+}
+
+/** The cheapest stack of a school. */
+export function cheapestOf({ stacking }: Pick<Project, 'stacking'>, { school, model, graph }: Track): SchoolChoice {
+  const weights = weightsOf(stacking);
+  const found = cheapest(graph, weights, limitsOf(stacking));
+  return { school, model, found: { ...found, costMin: costOf(model, found.steps, weights) } };
+}
+
+/** Chooses the stack that is built: among the cheapest ones of each school, or as the builder wished or wrote. */
+export function chooseFor(
+  project: Project,
+  ground: StackGround,
+  tracks: readonly Track[],
+  bySchool: readonly SchoolChoice[],
+  front: Offers,
+): Choice {
   const weights = weightsOf(project.stacking);
-  const limits = limitsOf(project.stacking);
-  const bySchool = tracks.map(({ school, model, graph }) => {
-    const found = cheapest(graph, weights, limits);
-    return { school, model, found: { ...found, costMin: costOf(model, found.steps, weights) } };
-  });
   const chosen = chosenOf(project, tracks, bySchool, front.proposals);
   const low = totalsOf(chosen.model, chosen.steps).tooLowMm > 0 || chosen.shortages.length > 0;
   const { graph } = trackOf(tracks, chosen.school);

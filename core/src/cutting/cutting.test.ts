@@ -11,7 +11,7 @@ import {
   ringSize,
   straightened,
 } from '../geometry/index.ts';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import {
   changeItem,
   keepLayout,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import { type Project, startProject } from '../project/index.ts';
 import { idleWeek } from '../testing/idleWeek.ts';
 import { circle } from '../testing/solids.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { centroidOf, type Ring } from '../geometry/index.ts';
-import { plan as planOf } from '../plan.ts';
+import { plan as planOf } from '../planner/index.ts';
 import { startProject, usualSupport } from '../project/index.ts';
 import { type Body, balanceOf, centreOfGravity, tipOver } from './balance.ts';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import { drawItem, type ItemKind, type Project, startProject } from '../project/index.ts';
 
 /** A level slab at 20 mm on 200 x 100 mm, 6 mm board. */
@@ -183,5 +183,5 @@ describe('two things', () => {
       }),
       { numRuns: 12 },
     );
-  }, 60_000);
+  });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import { drawItem, type ItemKind, type Project, startProject } from '../project/index.ts';
 
 /** A slab at 20 mm whose right half climbs to 60: 1 in 2.5, 21.8 degrees. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import { drawItem, type Limits, type Project, startProject } from '../project/index.ts';
 
 function moor(limits: Partial<Limits>): Project {

@@ -74,9 +74,10 @@ describe('the ground passes through what is drawn', () => {
           if (mark.kind === 'contour')
             for (const [x, y] of mark.points)
               if (y > 0 && y < 90)
-                // A steep hollow just over the board is rounded over within a few cells.
+                // Just over the board a steep face ends in a hollow that is soon flat: the ground folds inside a cell there, as at the
+                // foot of the cone above, by about a third of a cell's rise: 0.5 mm at most for faces of 3 mm a mm on cells of 0.5 mm.
                 expect(Math.abs(heightAt(ground.grid, x, y) - mark.heightMm)).toBeLessThan(
-                  mark.heightMm < 10 ? 0.25 : 0.1,
+                  mark.heightMm < 10 ? 0.5 : 0.1,
                 );
         let lowest = 1;
         for (const z of ground.grid.values) lowest = Math.min(lowest, z);

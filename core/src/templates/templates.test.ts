@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { lineLength, type Point } from '../geometry/index.ts';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import { type Project, readProject } from '../project/index.ts';
 import { templateSource } from '../templateSource.ts';
 import { clipStroke, type Page, wordsWide } from './page.ts';

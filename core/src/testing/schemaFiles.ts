@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { projectSchema } from '../project/index.ts';
-import { planReportSchema } from '../report.ts';
+import { planReportSchema } from '../report/index.ts';
 
 /** The JSON Schemas kept in docs/, as text. */
 export const schemaFiles = (): { file: string; text: string }[] =>

@@ -1,5 +1,5 @@
 import { toEnd } from '../kernel/index.ts';
-import { createPlanner } from '../plan.ts';
+import { createPlanner } from '../planner/index.ts';
 import type { Project } from '../project/index.ts';
 import { randomEdit, seeded, valuesByKey } from './edits.ts';
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { heightAt } from '../geometry/index.ts';
 import { groundOf } from '../ground/index.ts';
 import { toEnd } from '../kernel/index.ts';
-import { plan } from '../plan.ts';
+import { plan } from '../planner/index.ts';
 import {
   addTile,
   changeTile,

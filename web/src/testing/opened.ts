@@ -1,4 +1,4 @@
-import { type PlanReport, type Project, plan, startProject } from '@hosket/core';
+import { createPlanner, type PlanReport, type Project, startProject, toEnd } from '@hosket/core';
 import { projectStore, showProject } from '../store/projectStore.ts';
 import { usePlan } from '../worker/planStore.ts';
 
@@ -30,13 +30,16 @@ export function smallProject(): Project {
   };
 }
 
+/** One planner for all that is opened: what did not change is known. Its cells are coarse, for it is pages that are looked at. */
+const planner = createPlanner(() => 2);
+
 /** Puts a project on the bench with its plan; the plan follows every edit, here at once. Gives what stops that. */
 export function opened(project: Project = smallProject()): () => void {
   showProject('p', project);
   const follow = () => {
     const now = projectStore.getState().project;
     if (!now) return;
-    const { report, ground, zones } = plan(now);
+    const { report, ground, zones } = toEnd(planner.run(now));
     usePlan.setState({
       report,
       fields: { ground: ground.grid, guessed: ground.guessed, outline: ground.outline, zones } as ReturnType<

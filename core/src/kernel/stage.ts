@@ -1,0 +1,75 @@
+/**
+ * A plan is worked out by stages: each reads some of the input and the results of other stages, and is run again only when something it read
+ * has changed. Nothing here knows what the stages work out.
+ */
+
+/** What a stage is given. */
+export interface Given<I, N> {
+  /** A view of the input: what is read of it is noted. */
+  input: I;
+  /** The results of the stages that it needs, by its own names for them. */
+  needs: N;
+  /** Its own last result, to begin from: of the kind that it gives. */
+  before: unknown;
+  /** An answer near the truth will do, soon to be asked for again. */
+  quick: boolean;
+  /** The result of a stage that is known only while this one runs. It counts as needed. */
+  ask: <W>(stage: Stage<I, W>) => Generator<undefined, W>;
+}
+
+/** What tells whether a stage may lag. Nothing of it is noted: a quick answer may look where it will. */
+export interface Lag<I, N, V> {
+  input: I;
+  needs: N;
+  before: V;
+  /** The result of another stage, where this run has it already. */
+  peek: <W>(stage: Stage<I, W>) => W | undefined;
+}
+
+// biome-ignore lint/suspicious/noExplicitAny: what a stage gives and is given stands in its own declaration; a table holds stages of every kind.
+type Whatever = any;
+export type AnyStage<I> = Stage<I, Whatever>;
+export type Needs<I> = Record<string, AnyStage<I>>;
+type Results<N> = { [K in keyof N]: N[K] extends Stage<Whatever, infer V> ? V : never };
+
+export interface Stage<I, V> {
+  /** Results are kept by it: two stages of one name are one stage. */
+  readonly name: string;
+  readonly needs: Needs<I>;
+  /** Works in pieces where it takes long: between two of them something newer may break it off. */
+  readonly run: (given: Given<I, Whatever>) => V | Generator<undefined, V>;
+  /** Whether, in a quick run, the result of before will do although something has changed. */
+  readonly lags: ((given: Lag<I, Whatever, V>) => boolean) | null;
+  /** Whether a result is to be worked out again when the run is not quick. */
+  readonly near: ((value: V) => boolean) | null;
+  /** Compared by content: a result that says the same as the last one counts as the last one, and what needs it is not run again. */
+  readonly byContent: boolean;
+}
+
+type Result<R> = R extends Generator<undefined, infer V> ? V : R;
+
+/** Declares a stage of some input. */
+export const stagesOf =
+  <I>() =>
+  <N extends Needs<I>, R>({
+    name,
+    needs,
+    run,
+    lags = null,
+    near = null,
+    byContent = false,
+  }: {
+    name: string;
+    needs: N;
+    run: (given: Given<I, Results<N>>) => R;
+    lags?: ((given: Lag<I, Results<N>, NoInfer<Result<R>>>) => boolean) | null;
+    near?: ((value: NoInfer<Result<R>>) => boolean) | null;
+    byContent?: boolean;
+  }): Stage<I, Result<R>> => ({
+    name,
+    needs,
+    run: run as Stage<I, Result<R>>['run'],
+    lags,
+    near,
+    byContent,
+  });

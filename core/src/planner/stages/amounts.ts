@@ -1,0 +1,63 @@
+import { daysOf } from '../../days/index.ts';
+import type { PasteMap } from '../../layers/index.ts';
+import type { School } from '../../project/index.ts';
+import type { Worked } from '../../report/index.ts';
+import { onGround, surfacesOf, takeoffOf } from '../../takeoff/index.ts';
+import { type Input, stage } from '../input.ts';
+import { choice } from './choice.ts';
+import { cutting } from './cutting.ts';
+import { ground } from './ground.ts';
+import { chosenLayers, layersBy } from './layers.ts';
+import { chosenPaste, pasteBy } from './paste.ts';
+import { worn } from './worn.ts';
+
+type Under = {
+  ground: Parameters<typeof surfacesOf>[1];
+  worn: Parameters<typeof surfacesOf>[2];
+};
+
+/** What goes on a stack: coats, cover, rows, counts. */
+export const aboveOf = ({ project }: Input, { ground: land, worn: dressed }: Under, paste: PasteMap): Worked['above'] =>
+  onGround(project, land, surfacesOf(project, land, dressed, paste));
+
+const aboveBy = (school: School) =>
+  stage({
+    name: `cover, ${school}`,
+    needs: { ground, worn, paste: pasteBy(school) },
+    run: ({ input, needs }) => aboveOf(input, needs, needs.paste),
+    lags: ({ peek }) => peek(choice)?.chosen.school !== school,
+  });
+
+const chosenAbove = stage({
+  name: 'cover',
+  needs: { ground, worn, plan: chosenLayers, paste: chosenPaste },
+  *run({ input, needs, ask }): Generator<undefined, Worked['above']> {
+    const { school } = needs.plan;
+    return (yield* ask(pasteBy(school))) === needs.paste
+      ? yield* ask(aboveBy(school))
+      : aboveOf(input, needs, needs.paste);
+  },
+});
+
+/** Amounts, minutes and days of the cheapest stack of a school. */
+export const workedBy = (school: School) =>
+  stage({
+    name: `amounts, ${school}`,
+    needs: { layers: layersBy(school), above: aboveBy(school) },
+    run: ({ input: { project }, needs: { layers, above } }): Worked => {
+      const takeoff = takeoffOf(project, layers.plan, above, null);
+      return { plan: layers.plan, above, takeoff, days: daysOf(project, layers.plan, takeoff) };
+    },
+    lags: ({ peek }) => peek(choice)?.chosen.school !== school,
+  });
+
+/** Amounts, minutes and days of what is built: what is used of sheets is what the pieces are laid on. */
+export const worked = stage({
+  name: 'amounts',
+  needs: { plan: chosenLayers, above: chosenAbove, cutting },
+  run: ({ input: { project }, needs }): Worked => {
+    const plan = { ...needs.plan, sheetsUsed: needs.cutting.sheetsUsed };
+    const takeoff = takeoffOf(project, plan, needs.above, needs.cutting);
+    return { plan, above: needs.above, takeoff, days: daysOf(project, plan, takeoff) };
+  },
+});

@@ -1,0 +1,40 @@
+import { groundOf } from '../../ground/index.ts';
+import { openAsClosed } from '../../project/index.ts';
+import { readSet, readTile, type TileRead } from '../../tiles/index.ts';
+import { stage } from '../input.ts';
+import { ground } from './ground.ts';
+
+/** How the open tile ends at its sides. */
+const openTile = stage({
+  name: 'open tile',
+  needs: { ground },
+  run: ({ input: { project }, needs }) => readTile(project, openAsClosed(project), needs.ground),
+  lags: () => true,
+});
+
+/** How another tile of the set ends at its sides, by a ground of its own. */
+const closedTile = (id: string) =>
+  stage({
+    name: `tile ${id}`,
+    needs: {},
+    *run({ input: { project, cell } }) {
+      const closed = project.tiles.find((tile) => tile.id === id);
+      if (!closed) throw new Error(`There is no tile ${id}`);
+      const shape = { ...closed, tile: closed, profiles: project.profiles };
+      return readTile(project, closed, yield* groundOf(shape, cell(shape.base)));
+    },
+  });
+
+/** How the tiles of the set meet. */
+export const set = stage({
+  name: 'set of tiles',
+  needs: {},
+  *run({ input: { project }, ask }) {
+    const reads = new Map<string, TileRead>();
+    if (project.tiles.length) {
+      reads.set(project.tile.id, yield* ask(openTile));
+      for (const { id } of project.tiles) reads.set(id, yield* ask(closedTile(id)));
+    }
+    return readSet(project, reads);
+  },
+});

@@ -1,0 +1,38 @@
+import { daysOf } from '../../days/index.ts';
+import { layerPlan, weightsOf } from '../../layers/index.ts';
+import type { HandLayer, School } from '../../project/index.ts';
+import { type SchoolReport, schoolReport } from '../../report/index.ts';
+import { costOf, layByHand } from '../../stack/index.ts';
+import { takeoffOf } from '../../takeoff/index.ts';
+import { stage } from '../input.ts';
+import { aboveOf } from './amounts.ts';
+import { cheapest } from './choice.ts';
+import { ground } from './ground.ts';
+import { pasteFor } from './paste.ts';
+import { layerLand } from './stackGround.ts';
+import { worn } from './worn.ts';
+import { zones } from './zones.ts';
+
+/** Any stack of a school, written from the board up, with its amounts and its days; null where a layer of it cannot be laid. */
+export const weighed = (school: School, written: readonly HandLayer[]) =>
+  stage({
+    name: `weighed, ${school}, ${JSON.stringify(written)}`,
+    needs: { ground, worn, zones, land: layerLand, found: cheapest(school) },
+    run: ({ input, needs }): SchoolReport | null => {
+      const { project } = input;
+      const { model } = needs.found;
+      const { steps, idle, unknown } = layByHand(model, written);
+      if (idle.length || unknown.length) return null;
+      const plan = layerPlan(
+        project,
+        needs.land,
+        model,
+        school,
+        steps,
+        costOf(model, steps, weightsOf(project.stacking)),
+      );
+      const above = aboveOf(input, needs, pasteFor(needs, plan));
+      const takeoff = takeoffOf(project, plan, above, null);
+      return schoolReport(project, { plan, above, takeoff, days: daysOf(project, plan, takeoff) });
+    },
+  });

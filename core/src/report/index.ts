@@ -1,0 +1,15 @@
+export { cuttingReport } from './cutting.ts';
+export { type Land, reportOf, schoolReport, type Worked } from './report.ts';
+export {
+  type BedReport,
+  type CuttingReport,
+  type LandformReport,
+  type LayerReport,
+  type PieceReport,
+  type PlanReport,
+  type ProposalReport,
+  planReportSchema,
+  type SchoolReport,
+  type StackReport,
+  type StageReport,
+} from './schema.ts';
