@@ -23,9 +23,10 @@ import { writeShoppingCsv } from '@hosket/formats';
 import { writePdf } from '@hosket/formats/pdf';
 import { code, fail } from './exit.ts';
 import { planText, sayFinding } from './planText.ts';
+import { stagesText } from './stagesText.ts';
 
 export interface Wanted {
-  command: 'plan' | 'check' | 'nest' | 'templates' | 'sheet' | 'shopping';
+  command: 'plan' | 'check' | 'nest' | 'templates' | 'sheet' | 'shopping' | 'stages';
   file: string;
   /** What the file holds. */
   text: string;
@@ -94,6 +95,10 @@ export async function carryOut({
   semicolons,
 }: Wanted): Promise<number> {
   const project = projectOf(file, text);
+  if (command === 'stages') {
+    process.stdout.write(stagesText(project, () => performance.now()));
+    return code.ok;
+  }
   const planned = plan(project);
   const { report } = planned;
   const stopped = report.findings.some((finding) => finding.severity === 'stop' && !finding.overruled);

@@ -11,6 +11,7 @@ const usage = `hosket: plans the groundwork of dioramas and gaming boards
   hosket nest FILE --out FILE [--tries N]  lays the pieces on the sheets again, so many tries for each kind (2000), and writes the project
   hosket templates FILE --out FILE         the templates as a PDF at full size
   hosket sheet FILE --out FILE             the bench sheet of the open tile and the shopping list of its set as a PDF
+  hosket stages FILE                       how long each stage of the plan takes: from nothing, and after the first height is raised by 1 mm
   hosket shopping FILE [--semicolons]      the shopping list of all tiles as CSV, with semicolons and decimal commas where they are wanted
 
 Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project.
@@ -19,7 +20,7 @@ Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be re
 /** Tries for each kind of sheet, unless told otherwise. */
 const USUAL_TRIES = 2000;
 
-const commands = ['plan', 'check', 'nest', 'templates', 'sheet', 'shopping'] as const;
+const commands = ['plan', 'check', 'nest', 'templates', 'sheet', 'shopping', 'stages'] as const;
 const isCommand = (word: string): word is Wanted['command'] => commands.some((each) => each === word);
 
 function textOf(file: string): string {

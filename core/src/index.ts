@@ -1,6 +1,7 @@
 /** The face of the core: what the command line, the browser and the benches may use. */
 export { type Finding, sayGradient } from './checks/index.ts';
 export {
+  bedName,
   type Clash,
   clashesOn,
   kerfMmOf,
@@ -48,7 +49,7 @@ export {
   smallPlan,
   smallSection,
 } from './handout/index.ts';
-export { toEnd } from './kernel/index.ts';
+export { type StageTime, toEnd } from './kernel/index.ts';
 export {
   type RoomWork,
   type SectionLayer,
@@ -96,7 +97,16 @@ export {
   type Search,
   scorePlaced,
 } from './nest/index.ts';
-export { createDrafter, createPlanner, DRAFT_NODES, type Draft, type Plan, plan } from './planner/index.ts';
+export {
+  createDrafter,
+  createPlanner,
+  DRAFT_NODES,
+  type Draft,
+  type Drawn,
+  type Plan,
+  type Planner,
+  plan,
+} from './planner/index.ts';
 export * from './project/index.ts';
 export { coatsOfPart, doneIn, shippedRecipes, type Way, wayOf, ways } from './recipes/index.ts';
 export {

@@ -9,7 +9,6 @@ type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'cutting'>;
 
 /** A sheet or offcut that pieces may be laid on: one copy of it, or one slice of one. */
 export interface StockBed extends Bed {
-  name: string;
   sheetId: string;
   offcutId: string | null;
   /** Which sheet of its kind it is part of, from 1; slices of one sheet share it. */
@@ -36,7 +35,15 @@ export function offcutOutline({ outline }: Offcut): Ring {
   return twice < 0 ? [...ring].reverse() : ring;
 }
 
-const sheetName = ({ name, id }: Sheet, copy: number): string => `${name || id}, sheet ${copy}`;
+/** What a bed is called, by its id: an offcut's own name, or its sheet's with which one of them it is. Names change nothing that is cut. */
+export function bedName({ sheets, offcuts }: Pick<Project, 'sheets' | 'offcuts'>, id: string): string {
+  const nameOfSheet = (sheetId: string) => sheets.find((sheet) => sheet.id === sheetId)?.name || sheetId;
+  const offcut = offcuts.find((one) => one.id === id);
+  if (offcut) return offcut.name || `Offcut of ${nameOfSheet(offcut.sheetId)}`;
+  const at = id.lastIndexOf('#');
+  const [copy, slice] = id.slice(at + 1).split('.');
+  return `${nameOfSheet(id.slice(0, at))}, sheet ${copy}${slice ? `, slice ${slice}` : ''}`;
+}
 
 /**
  * What pieces of some kinds of sheet may be laid on, in the order in which it is filled: offcuts, the smallest first, then sheets of the shed in their order, then
@@ -60,7 +67,6 @@ export function bedsFor(
       const slab = slabs(sheet) > 1 ? `.${(k % slabs(sheet)) + 1}` : '';
       return {
         id: `${sheet.id}#${copy}${slab}`,
-        name: sheetName(sheet, copy) + (slab && `, slice ${slab.slice(1)}`),
         sheetId: sheet.id,
         offcutId: null,
         copy,
@@ -80,7 +86,6 @@ export function bedsFor(
     .map(
       ({ sheet, offcut }): StockBed => ({
         id: offcut.id,
-        name: offcut.name || `Offcut of ${sheet.name || sheet.id}`,
         sheetId: sheet.id,
         offcutId: offcut.id,
         copy: 0,

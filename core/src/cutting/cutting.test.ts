@@ -298,7 +298,7 @@ describe('cutting Harl Quarry', () => {
       areaMm2: bed.areaMm2,
       beds: [
         {
-          name: bed.name,
+          name: bed.id,
           outline: [...bed.outline].map(([x, y]) => [x, y]),
           pieces: bed.pieces.map(({ piece, lies }) => ({
             piece,
@@ -373,8 +373,8 @@ describe('cutting Harl Quarry', () => {
       copy: 1,
       offcutId: null,
       areaMm2: beds[0].areaMm2,
-      beds: beds.map(({ name, pieces }) => ({
-        name,
+      beds: beds.map(({ id, pieces }) => ({
+        name: id,
         outline: [
           [0, 0],
           [600, 0],

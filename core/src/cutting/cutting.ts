@@ -24,7 +24,6 @@ export interface LaidPiece {
 /** A sheet or offcut with the pieces on it, and what is left of it. */
 export interface LaidBed {
   id: string;
-  name: string;
   job: string;
   kind: StockBed['kind'];
   sheetId: string;
@@ -47,7 +46,6 @@ export interface NestJob {
   problem: NestProblem;
   pieceIds: string[];
   bedIds: string[];
-  bedNames: string[];
 }
 
 export interface Cutting {
@@ -195,7 +193,6 @@ function layJob(
     const areaMm2 = laidArea([{ id: bed.id, lies: { outer: bed.outline, holes: [] } }]);
     return {
       id: bed.id,
-      name: bed.name,
       job: id,
       kind: bed.kind,
       sheetId: bed.sheetId,
@@ -225,7 +222,6 @@ function layJob(
       problem,
       pieceIds: pieces.map((piece) => piece.id),
       bedIds: beds.map((bed) => bed.id),
-      bedNames: beds.map((bed) => bed.name),
     },
     used: beds.filter((bed) => bed.copy > 0 && filled.some((each) => each.id === bed.id)),
   };

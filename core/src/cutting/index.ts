@@ -1,4 +1,4 @@
-export type { StockBed } from './beds.ts';
+export { bedName, type StockBed } from './beds.ts';
 export { type Cutting, cutLineOf, cuttingOf, type LaidBed, type LaidPiece, type NestJob } from './cutting.ts';
 export { type Clash, clashesOn } from './judge.ts';
 export { placesOf, withLayout } from './keep.ts';

@@ -30,7 +30,7 @@ export function excessOn(outer: Ring, bed: Ring, marginMm: number): { overLongMm
 
 export function nowhereOf(piece: string, outer: Ring, beds: readonly StockBed[], marginMm: number): Nowhere {
   if (!beds.length) return { piece, why: 'none', bed: null, overLongMm: 0, overWideMm: 0 };
-  const over = beds.map((bed) => ({ bed: bed.name, ...excessOn(outer, bed.outline, marginMm) }));
+  const over = beds.map((bed) => ({ bed: bed.id, ...excessOn(outer, bed.outline, marginMm) }));
   const [nearest] = over.sort((a, b) => a.overLongMm + a.overWideMm - b.overLongMm - b.overWideMm);
   const fits = nearest.overLongMm + nearest.overWideMm < 0.05;
   return { piece, why: fits ? 'full' : 'large', ...nearest };

@@ -91,6 +91,8 @@ export interface Solved {
   near: boolean;
   /** The grid of heights under the lines, where there is one. */
   terrain: Terrain | null;
+  /** The base's own size, mm: cells may reach beyond it, and a grid of heights is stretched over it. */
+  over: { widthMm: number; depthMm: number };
 }
 
 /** What the ground is made from. */
@@ -116,7 +118,8 @@ export function* solvedOf(
   before?: Solved,
   quick = false,
 ): Generator<undefined, Solved> {
-  const { widthMm, depthMm } = baseSize(base);
+  const over = baseSize(base);
+  const { widthMm, depthMm } = over;
   const lattice = gridOver(widthMm, depthMm, cellMm);
   const lines = reachingOut(shapeLines(marks, landforms), baseOutline(base));
   const sameLattice =
@@ -126,12 +129,13 @@ export function* solvedOf(
     before.grid.columns === lattice.columns &&
     before.grid.rows === lattice.rows;
   if (terrain) {
-    if (sameLattice && changedBox(before.lines, lines) === null) return before;
+    const sameSize = before?.over.widthMm === widthMm && before.over.depthMm === depthMm;
+    if (sameLattice && sameSize && changedBox(before.lines, lines) === null) return before;
     const land = terrainOver(lattice, terrain, widthMm, depthMm);
     const bent = lines.length ? bentToLines(land, lines, terrain.reachMm) : land;
-    return { grid: bent, lines, free: null, near: false, terrain };
+    return { grid: bent, lines, free: null, near: false, terrain, over };
   }
-  if (!lines.length) return { grid: lattice, lines, free: null, near: false, terrain };
+  if (!lines.length) return { grid: lattice, lines, free: null, near: false, terrain, over };
   const box = sameLattice && before.lines.length ? changedBox(before.lines, lines) : undefined;
   if (before && box === null && (!before.near || quick)) return before;
   const pins = pinsOf(lattice, lines);
@@ -143,7 +147,7 @@ export function* solvedOf(
       ? yield* resolveNear({ grid: before.grid, ...before.free }, lines, pins, regions, box)
       : yield* solveGround(lattice, lines, pins, regions);
   const grid = withValues(lattice, roundedOver(surface.z, regions));
-  return { grid, lines, free: { surface, regions }, near, terrain };
+  return { grid, lines, free: { surface, regions }, near, terrain, over };
 }
 
 /** The landforms built onto the solved ground, heights alone: what follows a pointer. Never below the top of the baseboard. */

@@ -1,5 +1,3 @@
 export { createKernel, type Kernel, type StageTime } from './kernel.ts';
-export { type Reading, reading } from './reading.ts';
 export * from './run.ts';
-export { shared } from './share.ts';
 export { type Given, type Stage, stagesOf } from './stage.ts';

@@ -2,7 +2,7 @@ import { distanceTo, forEachCell, type Grid, heightAt, insideRing, smoothed, wit
 import type { Ground } from '../ground/index.ts';
 import { nearestOn } from '../ground/index.ts';
 import { type BuildArea, isClosed, type Landform, type Project, runOf } from '../project/index.ts';
-import type { ZoneMap, ZoneRead } from '../zones/index.ts';
+import type { ZoneArea, ZoneMap } from '../zones/index.ts';
 
 /** The base parted into areas that are built in different ways; the last one is the rest. Every place belongs to one. */
 export interface AreaMap {
@@ -25,7 +25,7 @@ const ROUND_STEEP_MM = 4;
 export function areasOf(
   project: Pick<Project, 'stacking' | 'landforms'>,
   ground: Ground,
-  zones: { map: ZoneMap; zones: readonly ZoneRead[] },
+  zones: { map: ZoneMap; zones: readonly ZoneArea[] },
 ): AreaMap {
   const { areas } = project.stacking;
   if (!areas.length) return { areas: [null], inside: null, node: null, coverage: [ground.coverage] };
@@ -65,7 +65,7 @@ function placesOf(
   { of }: BuildArea,
   { landforms }: Pick<Project, 'landforms'>,
   ground: Ground,
-  { map, zones }: { map: ZoneMap; zones: readonly ZoneRead[] },
+  { map, zones }: { map: ZoneMap; zones: readonly ZoneArea[] },
 ): Float64Array {
   const { grid } = ground;
   const { columns, rows } = grid;

@@ -1,12 +1,12 @@
 export { type AreaMap, areasOf } from './areas.ts';
 export { foamTarget } from './foamTarget.ts';
-export { type LaidRead, layIn } from './laidIn.ts';
+export { type LaidRead, layIn, namedLaid } from './laidIn.ts';
 export type { Land, Layer, LayerPlan } from './layers.ts';
 export { layerPlan } from './layers.ts';
-export { foamTopAt, type Level, levelPlaces, sayTolerance, sayWork } from './levels.ts';
+export { foamTopAt, type Level, levelName, levelPlaces, sayTolerance, sayWork } from './levels.ts';
 export { most95Guess } from './pasteGuess.ts';
 export { type Room, roomKinds, roomsOf } from './rooms.ts';
-export { type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
+export { type NamedRoomWork, type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
 export type { SheetsUsed } from './sheetsUsed.ts';
 export {

@@ -1,13 +1,12 @@
 import { boundsOf, forEachCell, heightAt, insideRing, ringArea } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { type Catalogue, shippedCatalogue } from '../materials/index.ts';
-import { type Laid, nameOf, runOf } from '../project/index.ts';
+import { type Laid, nameOf, type Project, runOf } from '../project/index.ts';
 import type { Target } from './target.ts';
 
 /** How a laid-in thing stands. */
-export interface LaidRead {
+export interface LaidPlace {
   id: string;
-  name: string;
   /** Middle height of the ground under it, its underside and its top, mm above the board. */
   groundMm: number;
   undersideMm: number;
@@ -20,20 +19,32 @@ export interface LaidRead {
   massG: { low: number; likely: number; high: number };
 }
 
+/** The same with what it is called. */
+export interface LaidRead extends LaidPlace {
+  name: string;
+}
+
 /** Stands every laid-in thing on the finished ground: what it displaces and what it weighs. A thing off the base is left out. */
 export function layIn(
   laid: readonly Laid[],
   ground: Ground,
   target: Target,
   catalogue: Catalogue = shippedCatalogue,
-): LaidRead[] {
+): LaidPlace[] {
   return laid.flatMap((thing) => {
     const read = layOne(thing, ground, target, catalogue);
     return read ? [read] : [];
   });
 }
 
-function layOne(thing: Laid, ground: Ground, target: Target, catalogue: Catalogue): LaidRead | null {
+/** Laid-in things with their names. */
+export const namedLaid = ({ laid }: Pick<Project, 'laid'>, places: readonly LaidPlace[]): LaidRead[] =>
+  places.map((place) => {
+    const thing = laid.find(({ id }) => id === place.id);
+    return { ...place, name: thing ? nameOf(thing) : place.id };
+  });
+
+function layOne(thing: Laid, ground: Ground, target: Target, catalogue: Catalogue): LaidPlace | null {
   const ring = runOf(thing);
   const { cellMm, originMm, columns } = ground.grid;
   const across = columns - 1;
@@ -65,7 +76,6 @@ function layOne(thing: Laid, ground: Ground, target: Target, catalogue: Catalogu
     1000 * boxL * (thing.densityKgL ?? density[bound] * solidShare[bound]);
   return {
     id: thing.id,
-    name: nameOf(thing),
     groundMm,
     undersideMm,
     topMm,

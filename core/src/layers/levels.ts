@@ -1,7 +1,7 @@
 import { boundsOf, type Grid, heightAt, insideRing, outlineHeight, type Point, type Ring } from '../geometry/index.ts';
 import { type Built, treadsOf } from '../ground/index.ts';
 import { type Tolerance, toleranceOf } from '../materials/index.ts';
-import { type Item, isClosed, nameOf, runOf, type Sheet } from '../project/index.ts';
+import { type Item, isClosed, nameOf, type Project, runOf, type Sheet } from '../project/index.ts';
 import type { Pool, Step } from '../stack/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
 import { type AreaMap, areaAt } from './areas.ts';
@@ -11,7 +11,6 @@ export interface LevelPlace {
   itemId: string;
   /** Which of its heights, where it has several: "start", "bed". */
   part: string;
-  name: string;
   /** Finished height asked for. */
   wantedMm: number;
   /** Where foam must end so that the skin brings it there; the middle value along the mark. */
@@ -60,7 +59,6 @@ export function levelPlaces(
       return {
         itemId: item.id,
         part,
-        name: part ? `${nameOf(item)}, ${part}` : nameOf(item),
         wantedMm,
         targetMm: middle.targetMm,
         area: areaAt(map, target, middle.at[0], middle.at[1]),
@@ -100,7 +98,17 @@ export function levelsOf(
         errorWorst: over((values) => values.reduce((sum, value) => sum + value, 0)),
       };
     })
-    .sort((a, b) => b.wantedMm - a.wantedMm || a.name.localeCompare(b.name));
+    .sort((a, b) => b.wantedMm - a.wantedMm);
+}
+
+/** What a level is called: by its item, and which of its heights it is. */
+export function levelName(
+  { marks, landforms }: Pick<Project, 'marks' | 'landforms'>,
+  { itemId, part }: { itemId: string; part: string },
+): string {
+  const item = [...marks, ...landforms].find(({ id }) => id === itemId);
+  const name = item ? nameOf(item) : itemId;
+  return part ? `${name}, ${part}` : name;
 }
 
 /** The top of the foam at a place where the target stands at `targetMm`, before carving: the highest layer whose outline reaches there. */

@@ -8,7 +8,6 @@ export const roomWays = ['through', 'from above', 'from below', 'within'] as con
 /** What is done to one layer for a room that reaches into it. */
 export interface RoomWork {
   roomId: string;
-  name: string;
   kind: RoomKind;
   /** Cut right through; carved into the top (its floor lies in this layer), or into the underside (its roof does), or both within it. */
   how: (typeof roomWays)[number];
@@ -17,6 +16,11 @@ export interface RoomWork {
   deepMm: number;
   /** Along a bore, mm; 0 for all else. */
   lengthMm: number;
+}
+
+/** The same with what the room is called. */
+export interface NamedRoomWork extends RoomWork {
+  name: string;
 }
 
 /** A floor or roof this near to a face of the layer counts as lying on it, mm. */
@@ -54,13 +58,13 @@ export function roomInLayer(target: Grid, room: Room, slab: Slab): { works: Room
     way.areaMm2 += share * cell;
     way.deepMm = Math.max(way.deepMm, fromTop ? topMm - floor : fromUnder ? roof - bottomMm : topMm - bottomMm);
   });
-  const { id: roomId, name, kind, boreMm } = room;
+  const { id: roomId, kind, boreMm } = room;
   if (boreMm) boreThrough(ways, topMm - bottomMm);
   else undercut(ways);
   const works = roomWays.flatMap((how): RoomWork[] => {
     const { areaMm2, deepMm } = ways[how];
     if (areaMm2 < LEAST_MM2 || deepMm < ON_FACE_MM) return [];
-    return [{ roomId, name, kind, how, areaMm2, deepMm, lengthMm: boreMm ? areaMm2 / boreMm : 0 }];
+    return [{ roomId, kind, how, areaMm2, deepMm, lengthMm: boreMm ? areaMm2 / boreMm : 0 }];
   });
   // A bore is drilled when the layer lies glued: its pieces are cut without it.
   const through = ways.through.areaMm2 && !boreMm ? ringsOf(footprints(windowOf(target, room, field), [0])[0]) : [];
@@ -101,7 +105,10 @@ export function roomRegion(target: Grid, room: Room, bottomMm: number, topMm: nu
 const isLaidKind = (kind: RoomKind) => (laidKinds as readonly string[]).includes(kind);
 
 /** "carve the roof of Cistern into the underside before gluing, to 6 mm". */
-export function sayRoomWork({ name, kind, how, deepMm, lengthMm }: RoomWork, system: UnitSystem = 'metric'): string {
+export function sayRoomWork(
+  { name, kind, how, deepMm, lengthMm }: NamedRoomWork,
+  system: UnitSystem = 'metric',
+): string {
   const mm = (value: number) => formatMeasure('length', Math.round(value * 10) / 10, system);
   if (kind === 'cable') {
     const along = `, ${mm(Math.round(lengthMm))} long`;

@@ -1,7 +1,7 @@
 import { boundsOf, type Grid, insideRing, type Ring } from '../geometry/index.ts';
 import { type Ground, nearestOn, voidShape, type Within } from '../ground/index.ts';
-import { type Laid, laidKinds, nameOf, type Project, runOf, type Void, voidKinds } from '../project/index.ts';
-import type { LaidRead } from './laidIn.ts';
+import { type Laid, laidKinds, type Project, runOf, type Void, voidKinds } from '../project/index.ts';
+import type { LaidPlace } from './laidIn.ts';
 
 export const roomKinds = [...voidKinds, ...laidKinds] as const;
 export type RoomKind = (typeof roomKinds)[number];
@@ -9,7 +9,6 @@ export type RoomKind = (typeof roomKinds)[number];
 /** Room that is kept free of foam and paste: a void, or a laid-in thing. On a window of the ground's lattice. */
 export interface Room {
   id: string;
-  name: string;
   kind: RoomKind;
   /** Width of a bore, mm; 0 for all else. */
   boreMm: number;
@@ -30,7 +29,7 @@ const RIM = 2;
 export function roomsOf(
   { voids, laid }: Pick<Project, 'voids' | 'laid'>,
   ground: Ground,
-  reads: readonly LaidRead[],
+  reads: readonly LaidPlace[],
 ): Room[] {
   const hollows = voids.map((hollow) => {
     const shape = voidShape(hollow);
@@ -46,7 +45,7 @@ export function roomsOf(
   return [...hollows, ...things].filter(({ inside }) => inside.some((mm) => mm > 0));
 }
 
-function standing(ring: Ring, { undersideMm, topMm }: LaidRead): (x: number, y: number) => Within {
+function standing(ring: Ring, { undersideMm, topMm }: LaidPlace): (x: number, y: number) => Within {
   const closed = [...ring, ring[0]];
   return (x, y) => {
     const { distanceMm } = nearestOn(closed, x, y);
@@ -76,7 +75,7 @@ function roomOn(
       floorMm[w] = here.floorMm;
       roofMm[w] = here.roofMm;
     }
-  return { id: item.id, name: nameOf(item), kind: item.kind, boreMm, i0, j0, columns, rows, inside, floorMm, roofMm };
+  return { id: item.id, kind: item.kind, boreMm, i0, j0, columns, rows, inside, floorMm, roofMm };
 }
 
 /** The part of a node's own square that lies within a room's walls, from how far inside them the node is. */

@@ -14,7 +14,7 @@ import { chosenPaste } from './stages/paste.ts';
 import { report } from './stages/report.ts';
 import { target } from './stages/target.ts';
 import { weighed } from './stages/weighed.ts';
-import { zones } from './stages/zones.ts';
+import { zoneAreas } from './stages/zones.ts';
 
 /** Everything worked out from a project: the report, and the fields that drawings are made from. */
 export interface Plan {
@@ -37,16 +37,28 @@ export interface Plan {
   near: boolean;
 }
 
+/** What can be drawn before the stack is chosen. */
+export type Drawn = Pick<Plan, 'ground' | 'target' | 'zones'>;
+
+const drawn = stage({
+  name: 'drawing',
+  needs: { ground, zones: zoneAreas, target },
+  run: ({ needs }): Drawn => ({ ground: needs.ground, target: needs.target, zones: needs.zones.map }),
+});
+
 /** All that a plan holds, brought together. */
 const whole = stage({
   name: 'plan',
-  needs: { ground, target, report, zones, paste: chosenPaste, areas, cutting },
+  needs: { ground, target, report, zones: zoneAreas, paste: chosenPaste, areas, cutting },
   run: ({ needs }) => needs,
 });
 
 export interface Planner {
-  /** Runs the stages that something changed for. A `quick` run may answer with a plan that is `near`. Yields between pieces of work, so that a newer edit can break an older run off. */
-  run: (project: Project, quick?: boolean) => Generator<undefined, Plan>;
+  /**
+   * Runs the stages that something changed for. A `quick` run may answer with a plan that is `near`. Yields between pieces of work, so that a newer edit can break an older run
+   * off; once it yields what can be drawn already.
+   */
+  run: (project: Project, quick?: boolean) => Generator<Drawn | undefined, Plan>;
   /** What became of each stage in the last run. */
   times: () => readonly StageTime[];
 }
@@ -54,9 +66,14 @@ export interface Planner {
 /** Plans projects one after another and keeps what does not change. `cell` gives the cell of the ground's lattice, mm; `clock` the time, ms. */
 export function createPlanner(cell: (base: Base) => number = cellOf, clock?: () => number): Planner {
   const kernel = createKernel<Input>(clock);
+  let earlier: readonly StageTime[] = [];
   return {
     *run(project, quick = false) {
       const input = { project, cell };
+      earlier = [];
+      const first = yield* kernel.get(drawn, input, quick);
+      earlier = kernel.times();
+      yield first.value;
       const { value, near } = yield* kernel.get(whole, input, quick);
       return {
         report: value.report.report,
@@ -68,10 +85,13 @@ export function createPlanner(cell: (base: Base) => number = cellOf, clock?: () 
         areas: value.areas,
         cutting: value.cutting,
         weigh: (school, written) => toEnd(kernel.get(weighed(school, written), input)).value,
-        near,
+        near: near || first.near,
       };
     },
-    times: kernel.times,
+    times: () => {
+      const seen = new Set(earlier.map(({ name }) => name));
+      return [...earlier, ...kernel.times().filter(({ name }) => !seen.has(name))];
+    },
   };
 }
 

@@ -3,24 +3,18 @@ import { describe, expect, it } from 'vitest';
 import {
   createPlanner,
   markDone,
-  type Plan,
   type Project,
   plan,
   putPack,
   putStoreItem,
   readProject,
+  toEnd,
   wear,
 } from '../index.ts';
 
 const read = readProject(readFileSync(new URL('../../../samples/vessa-terraces.hosket.json', import.meta.url), 'utf8'));
 if (!read.ok) throw new Error(read.fault.message);
 const terraces = read.value;
-const toEnd = (run: Generator<undefined, Plan>): Plan => {
-  for (;;) {
-    const step = run.next();
-    if (step.done) return step.value;
-  }
-};
 const pack = {
   id: 'p',
   material: 'compound',

@@ -12,7 +12,6 @@ export interface SkinField {
 /** A zone with the id of what it wears, and how much of the true surface each coat is meant for, mm2 (its share not yet taken). */
 export interface WornZone {
   id: string | null;
-  name: string;
   recipe: string;
   planMm2: number;
   trueMm2: number;
@@ -40,7 +39,6 @@ export function wornOf(project: Wearer, ground: Ground, { zones, map }: ZonesRea
     const holds = recipe.coats.map(({ when }) => (unlimited(when) ? everything : asks(when, readings)));
     return {
       id: zone.id,
-      name: zone.name,
       recipe: recipe.id,
       planMm2: zone.planMm2,
       trueMm2: zone.trueMm2,

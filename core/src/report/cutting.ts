@@ -1,4 +1,4 @@
-import type { Cutting } from '../cutting/index.ts';
+import { bedName, type Cutting } from '../cutting/index.ts';
 import { type Polygon, ringArea } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
 import type { CuttingReport } from './cuttingSchema.ts';
@@ -11,7 +11,7 @@ const outlineWritten = ({ outer, holes }: Polygon) => ({ outer: written(outer), 
 export const piecesWritten = (pieces: readonly Polygon[]) => pieces.map(outlineWritten);
 
 /** Cutting as data. */
-export function cuttingReport({ nest }: Project, cutting: Cutting): CuttingReport {
+export function cuttingReport({ nest, sheets, offcuts }: Project, cutting: Cutting): CuttingReport {
   const away = new Set(nest.done.flatMap(({ pieces }) => pieces.map(({ piece }) => piece)));
   const sum = (pick: (bed: Cutting['beds'][number]) => number) => cutting.beds.reduce((all, bed) => all + pick(bed), 0);
   const bedsMm2 = sum((bed) => bed.areaMm2);
@@ -29,11 +29,12 @@ export function cuttingReport({ nest }: Project, cutting: Cutting): CuttingRepor
     dropped: cutting.dropped,
     beds: cutting.beds.map((bed) => ({
       ...bed,
+      name: bedName({ sheets, offcuts }, bed.id),
       outline: written(bed.outline),
       pieces: bed.pieces.map((laid) => ({ ...laid, lies: outlineWritten(laid.lies) })),
       left: bed.left.map(written),
     })),
-    nowhere: cutting.nowhere,
+    nowhere: cutting.nowhere.map((one) => ({ ...one, bed: one.bed && bedName({ sheets, offcuts }, one.bed) })),
     clashes: cutting.clashes,
     tools: cutting.tools,
     yieldPercent: bedsMm2 > 0 ? (100 * piecesMm2) / bedsMm2 : 0,

@@ -24,14 +24,22 @@ import {
   type SpanRead,
   type VoidReads,
 } from '../ground/index.ts';
-import type { AreaMap, LaidRead, LayerPlan, PasteMap, Target, ZonePaste } from '../layers/index.ts';
+import {
+  type AreaMap,
+  type LaidRead,
+  type LayerPlan,
+  levelName,
+  type PasteMap,
+  type Target,
+  type ZonePaste,
+} from '../layers/index.ts';
 import { frameOf, type Landform, nameOf, type Project } from '../project/index.ts';
 import type { Worn } from '../recipes/index.ts';
 import { handOf, optionFor, sameOption } from '../stack/index.ts';
 import { breakdownOf, needsOf, shoppingOf } from '../stores/index.ts';
 import { dressedOf, readRow, type StageTakeoff, sheetsMoney } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
-import type { ZonesRead } from '../zones/index.ts';
+import type { ZoneRead } from '../zones/index.ts';
 import { piecesWritten, written } from './cutting.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './schema.ts';
 
@@ -54,7 +62,7 @@ export interface Land {
   pools: Pool[];
   standing: StandingShare[];
   voids: VoidReads;
-  zones: ZonesRead;
+  zones: readonly ZoneRead[];
   worn: Worn;
   paste: PasteMap;
   set: SetRead;
@@ -97,7 +105,7 @@ export function reportOf(
   const balance = balanceOf(
     project.support,
     ground.outline,
-    bodiesOf(project, land.middles, zones.zones, laid, chosen.takeoff, mass),
+    bodiesOf(project, land.middles, zones, laid, chosen.takeoff, mass),
   );
   const shopping = shoppingOf(project, needsOf(project, chosen.takeoff, dayOfSteps(project, chosen.days)));
   const breakdown = breakdownOf(project, chosen.takeoff, mass);
@@ -109,7 +117,7 @@ export function reportOf(
     cost: breakdown.reduce<number | null>((all, { money }) => (money === null ? all : (all ?? 0) + money), null),
     toBuy: shopping.reduce<number | null>((all, { buy }) => (buy?.cost == null ? all : (all ?? 0) + buy.cost), null),
     tallestMm: fit.tallestMm,
-    zones: zones.zones,
+    zones: zones,
   });
   const view: PlanView = {
     project,
@@ -126,13 +134,13 @@ export function reportOf(
     days: chosen.days,
     fit,
     judgements,
-    paste: dressed.zones.map(({ id, name }, k) => ({ id, name, ...paste.zones[k] })),
+    paste: zones.map(({ id, name }, k) => ({ id, name, ...paste.zones[k] })),
     shopping,
     balance,
     limits,
     voids,
     set,
-    zones: zones.zones,
+    zones: zones,
   };
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
@@ -173,10 +181,10 @@ export function reportOf(
       ends: read.ends.map((end) => ({ ...end, at: pair(end.at) })),
     })),
     voidMeetings: voids.meetings.map((meeting) => ({ ...meeting, at: pair(meeting.at) })),
-    zones: zones.zones,
-    surfaces: dressed.zones.map(({ id, name, recipe, trueMm2, coatMm2 }, k) => ({
+    zones: [...zones],
+    surfaces: dressed.zones.map(({ id, recipe, trueMm2, coatMm2 }, k) => ({
       id,
-      name,
+      name: zones[k].name,
       recipe,
       trueMm2,
       coatMm2,
@@ -272,27 +280,47 @@ function landformReport(form: Landform, { ends, areaMm2, cutMl, fillMl, steepest
 }
 
 /** Layers as data, once for each stack: rounding every corner of every piece takes longer than an edit may. */
-const layersOnce = new WeakMap<LayerPlan['layers'], SchoolReport['layers']>();
+const layersOnce = new WeakMap<LayerPlan['layers'], ReturnType<typeof layersAnew>>();
 
-function layersWritten(layers: LayerPlan['layers']): SchoolReport['layers'] {
+function layersWritten(layers: LayerPlan['layers']): ReturnType<typeof layersAnew> {
   const known = layersOnce.get(layers);
   if (known) return known;
-  const made = layers.map((layer) => ({
+  const made = layersAnew(layers);
+  layersOnce.set(layers, made);
+  return made;
+}
+
+const layersAnew = (layers: LayerPlan['layers']) =>
+  layers.map((layer) => ({
     ...layer,
     pieces: piecesWritten(layer.pieces),
     cutOuts: piecesWritten(layer.cutOuts),
     parts: layer.parts.map((part) => ({ ...part, pieces: piecesWritten(part.pieces) })),
     dowels: written(layer.dowels),
   }));
-  layersOnce.set(layers, made);
-  return made;
+
+/** A stack's layers and levels with the names of what they are for: names change nothing that is cut, so they come last. */
+function named(project: Project, { layers, levels }: LayerPlan): Pick<SchoolReport, 'layers' | 'levels'> {
+  const nameOfRoom = (id: string) => {
+    const room = [...project.voids, ...project.laid].find((one) => one.id === id);
+    return room ? nameOf(room) : id;
+  };
+  return {
+    layers: layersWritten(layers).map((layer) => ({
+      ...layer,
+      works: layer.works.map((work) => ({ ...work, name: nameOfRoom(work.roomId) })),
+    })),
+    levels: levels
+      .map((level) => ({ ...level, name: levelName(project, level) }))
+      .sort((a, b) => b.wantedMm - a.wantedMm || a.name.localeCompare(b.name)),
+  };
 }
 
 export function schoolReport(project: Project, worked: Worked): SchoolReport {
   const { plan, days } = worked;
   return {
     ...plan,
-    layers: layersWritten(plan.layers),
+    ...named(project, plan),
     handsOnMin: days.handsOnMin,
     pasteDryHours: days.pasteDryHours,
     finish: days.finish,

@@ -3,6 +3,7 @@ import type { Ground } from '../ground/index.ts';
 import type { PasteMap } from '../layers/index.ts';
 import { facesOf, type Project, recipeOf } from '../project/index.ts';
 import type { Worn } from '../recipes/index.ts';
+import type { ZoneRead } from '../zones/index.ts';
 import type { WornSurface } from './wornSurface.ts';
 
 /** Sides of the base and walls of the box as places that wear a recipe. */
@@ -10,12 +11,18 @@ const EDGES = 'edges of the base';
 const WALLS = 'walls of the box';
 
 /** Everything that wears a recipe: the zones of the ground, and the sides and walls where they have one. */
-export function surfacesOf(project: Project, ground: Ground, worn: Worn, paste: PasteMap): WornSurface[] {
+export function surfacesOf(
+  project: Project,
+  ground: Ground,
+  zones: readonly ZoneRead[],
+  worn: Worn,
+  paste: PasteMap,
+): WornSurface[] {
   return [
     ...worn.zones.map(
-      ({ id, name, recipe, trueMm2, coatMm2 }, k): WornSurface => ({
+      ({ id, recipe, trueMm2, coatMm2 }, k): WornSurface => ({
         id,
-        name,
+        name: zones[k].name,
         recipe: recipeOf(project, recipe),
         trueMm2,
         coatMm2,

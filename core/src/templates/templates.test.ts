@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { lineLength, type Point } from '../geometry/index.ts';
 import { plan } from '../planner/index.ts';
 import { type Project, readProject } from '../project/index.ts';
-import { templateSource } from '../templateSource.ts';
+import { templateSource } from '../sets/index.ts';
 import { clipStroke, type Page, wordsWide } from './page.ts';
 import { paperSize } from './paper.ts';
 import { withinPiece } from './pieceDrawings.ts';

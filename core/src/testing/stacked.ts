@@ -19,7 +19,7 @@ import type { Project, School } from '../project/index.ts';
 import { wornOf } from '../recipes/index.ts';
 import { cheapest, costOf, graphOf, type StackModel } from '../stack/index.ts';
 import { onGround, surfacesOf, takeoffOf } from '../takeoff/index.ts';
-import { zonesOf } from '../zones/index.ts';
+import { namedZones, zonesOf } from '../zones/index.ts';
 
 /** Everything between a ground and its stack, as the plan does it. */
 export function landFor(project: Project, ground: Ground, given?: Target) {
@@ -40,7 +40,12 @@ export function taken(project: Project, plan: LayerPlan, land: ReturnType<typeof
   return {
     paste,
     skinMl,
-    stages: takeoffOf(project, plan, onGround(project, ground, surfacesOf(project, ground, worn, paste)), null),
+    stages: takeoffOf(
+      project,
+      plan,
+      onGround(project, ground, surfacesOf(project, ground, namedZones(project, zones.zones), worn, paste)),
+      null,
+    ),
   };
 }
 

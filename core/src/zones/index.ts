@@ -1,3 +1,13 @@
 export { readingsOf } from './fields.ts';
 export { type Suggestion, suggestedZones } from './suggest.ts';
-export { type Ask, asks, OFF_BASE, type ZoneMap, type ZoneRead, type ZonesRead, zonesOf } from './zones.ts';
+export {
+  type Ask,
+  asks,
+  namedZones,
+  OFF_BASE,
+  type ZoneArea,
+  type ZoneMap,
+  type ZoneRead,
+  type ZonesRead,
+  zonesOf,
+} from './zones.ts';

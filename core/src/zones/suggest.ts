@@ -8,7 +8,7 @@ import {
   type ZoneRule,
   type Zones,
 } from '../project/index.ts';
-import { type ZoneRead, zonesOf } from './zones.ts';
+import { namedZones, type ZoneRead, zonesOf } from './zones.ts';
 
 /** A rule is worth proposing where it covers at least so much of the base, percent. */
 const WORTHWHILE = 0.2;
@@ -52,5 +52,5 @@ export function suggestedZones(project: Project, ground: Ground): Suggestion {
   const all = zonesOf({ ...project, zones: { rules: [...ofTheTrade], rest: 'grass' } }, ground);
   const worth = new Set(all.zones.filter(({ percent }) => percent >= WORTHWHILE).map(({ id }) => id));
   const zones: Zones = { rules: ofTheTrade.filter(({ id }) => worth.has(id)), rest: 'grass' };
-  return { zones, reads: zonesOf({ ...project, zones }, ground).zones };
+  return { zones, reads: namedZones({ ...project, zones }, zonesOf({ ...project, zones }, ground).zones) };
 }

@@ -14,10 +14,9 @@ import {
 import { type Reading, readingsOf } from './fields.ts';
 
 /** How much of the base a zone covers. */
-export interface ZoneRead {
+export interface ZoneArea {
   /** Of its patch or rule; null for what is left. */
   id: string | null;
-  name: string;
   cover: Cover;
   by: 'outline' | 'rule' | 'rest';
   /** Of the recipe that it wears. */
@@ -26,6 +25,11 @@ export interface ZoneRead {
   planMm2: number;
   trueMm2: number;
   percent: number;
+}
+
+/** The same with what it is called. */
+export interface ZoneRead extends ZoneArea {
+  name: string;
 }
 
 /** Which zone each cell of the lattice lies in. */
@@ -38,7 +42,7 @@ export interface ZoneMap {
 }
 
 export interface ZonesRead {
-  zones: ZoneRead[];
+  zones: ZoneArea[];
   map: ZoneMap;
 }
 
@@ -81,10 +85,10 @@ export function zonesOf(
     .slice(0, MOST_ZONES - patches.length - 1)
     .map((rule) => ({ rule, holds: asks(rule.when, readings) }));
   const wears = ({ recipe }: { recipe: string | null }) => recipeOf(project, recipe).id;
-  const zones: ZoneRead[] = [
-    ...patches.map(({ patch }) => zone(patch.id, nameOf(patch), patch.cover, 'outline', wears(patch))),
-    ...rules.map(({ rule }) => zone(rule.id, rule.name || rule.cover, rule.cover, 'rule', wears(rule))),
-    zone(null, 'Everything else', project.zones.rest, 'rest', wears({ recipe: null })),
+  const zones: ZoneArea[] = [
+    ...patches.map(({ patch }) => zone(patch.id, patch.cover, 'outline', wears(patch))),
+    ...rules.map(({ rule }) => zone(rule.id, rule.cover, 'rule', wears(rule))),
+    zone(null, project.zones.rest, 'rest', wears({ recipe: null })),
   ];
   const map = new Uint8Array(across * (grid.rows - 1)).fill(OFF_BASE);
   const inPatch = (x: number, y: number) => {
@@ -111,9 +115,19 @@ export function zonesOf(
   return { zones, map: { columns: across, rows: grid.rows - 1, cellMm: grid.cellMm, zone: map } };
 }
 
-const zone = (id: string | null, name: string, cover: Cover, by: ZoneRead['by'], recipe: string): ZoneRead => ({
+/** Zones with their names. */
+export const namedZones = (
+  { patches, zones: { rules } }: Pick<Project, 'patches' | 'zones'>,
+  areas: readonly ZoneArea[],
+): ZoneRead[] =>
+  areas.map((area) => {
+    const patch = patches.find(({ id }) => area.by === 'outline' && id === area.id);
+    const rule = rules.find(({ id }) => area.by === 'rule' && id === area.id);
+    return { ...area, name: patch ? nameOf(patch) : rule ? rule.name || rule.cover : 'Everything else' };
+  });
+
+const zone = (id: string | null, cover: Cover, by: ZoneArea['by'], recipe: string): ZoneArea => ({
   id,
-  name,
   cover,
   by,
   recipe,

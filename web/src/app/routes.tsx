@@ -6,6 +6,7 @@ import { CuttingView } from '../views/cutting/CuttingView.tsx';
 import { DaysView } from '../views/days/DaysView.tsx';
 import { GroundView } from '../views/ground/GroundView.tsx';
 import { LayersView } from '../views/layers/LayersView.tsx';
+import { StagesView } from '../views/stages/StagesView.tsx';
 import { PrintedSheet } from '../views/stores/PrintedSheet.tsx';
 import { StoresView } from '../views/stores/StoresView.tsx';
 import { SurfaceView } from '../views/surface/SurfaceView.tsx';
@@ -42,6 +43,7 @@ export const router = createBrowserRouter([
       { path: 'surface', element: <SurfaceView /> },
       { path: 'days', element: <DaysView /> },
       { path: 'stores', element: <StoresView /> },
+      { path: 'stages', element: <StagesView /> },
       { path: 'print', element: <PrintedSheet /> },
     ],
   },

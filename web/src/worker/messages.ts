@@ -10,6 +10,7 @@ import type {
   SchoolReport,
   SetProgress,
   ShoppingList,
+  StageTime,
   Suggestion,
   ZoneMap,
 } from '@hosket/core';
@@ -61,8 +62,19 @@ export interface Fields {
   areas: Uint8Array | null;
 }
 
+/** What comes first, as soon as the ground lies. */
+export type DrawnFields = Omit<Fields, 'pasteMm' | 'areas'>;
+
 export type PlanAnswer = { ticket: number } & (
-  | { kind: 'plan'; report: PlanReport; fields: Fields | null; jobs: NestJob[] | null; near: boolean }
+  | { kind: 'drawn'; drawn: DrawnFields }
+  | {
+      kind: 'plan';
+      report: PlanReport;
+      rest: Pick<Fields, 'pasteMm' | 'areas'> | null;
+      jobs: NestJob[] | null;
+      near: boolean;
+      stages: readonly StageTime[];
+    }
   | { kind: 'suggestion'; suggestion: Suggestion }
   | { kind: 'weighed'; weighed: Weighed }
   | { kind: 'failed'; why: string }
@@ -74,10 +86,12 @@ export const answerSchema = z.discriminatedUnion('kind', [
     ticket: z.number(),
     kind: z.literal('plan'),
     report: z.custom<PlanReport>(),
-    fields: z.custom<Fields | null>(),
+    rest: z.custom<Pick<Fields, 'pasteMm' | 'areas'> | null>(),
     jobs: z.custom<NestJob[] | null>(),
     near: z.boolean(),
+    stages: z.custom<readonly StageTime[]>(),
   }),
+  z.object({ ticket: z.number(), kind: z.literal('drawn'), drawn: z.custom<DrawnFields>() }),
   z.object({ ticket: z.number(), kind: z.literal('suggestion'), suggestion: z.custom<Suggestion>() }),
   z.object({ ticket: z.number(), kind: z.literal('weighed'), weighed: z.custom<Weighed>() }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),

@@ -1,10 +1,10 @@
-import type { NestJob, PlanReport, Project, StackReport, Suggestion } from '@hosket/core';
+import type { NestJob, PlanReport, Project, StackReport, StageTime, Suggestion } from '@hosket/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
 import { projectStore } from '../store/projectStore.ts';
 import { dropDraft, useDraft } from './draftStore.ts';
-import { answerSchema, bare, type Fields, type PlanRequest, type Weighed } from './messages.ts';
+import { answerSchema, bare, type DrawnFields, type Fields, type PlanRequest, type Weighed } from './messages.ts';
 
 interface PlanState {
   report: PlanReport | null;
@@ -18,7 +18,15 @@ interface PlanState {
   suggestion: Suggestion | null;
   /** Other stacks that were asked for; gone with the next change. */
   weighed: Weighed | null;
+  /** What became of each stage of the newest plan: for whoever works on it. */
+  stages: readonly StageTime[];
 }
+
+/** Paste and areas as they were, where they still lie on the same lattice; none before they are known. */
+const nothingElse = (before: Fields | null, { ground, zones }: DrawnFields): Pick<Fields, 'pasteMm' | 'areas'> =>
+  before && before.ground.columns === ground.columns && before.ground.rows === ground.rows
+    ? before
+    : { pasteMm: new Float32Array(zones.zone.length), areas: null };
 
 let askFor: ((project: Project, what: Pick<PlanRequest, 'suggest' | 'weigh'>) => void) | null = null;
 
@@ -43,6 +51,7 @@ export const usePlan = create<PlanState>(() => ({
   failed: null,
   suggestion: null,
   weighed: null,
+  stages: [],
 }));
 
 /** Keeps the plan in step with the open project. Gives a function that stops it. */
@@ -60,11 +69,15 @@ export function startPlanning(): () => void {
   };
   worker.onmessage = ({ data }) => {
     const answer = answerSchema.parse(data);
-    // Fields are sent once: an overtaken answer never arrives, so what arrives is kept.
-    if (answer.kind === 'plan') {
+    // Each is sent once, when it has changed: what arrives is kept.
+    if (answer.kind === 'drawn') {
+      usePlan.setState(({ fields }) => ({ fields: { ...nothingElse(fields, answer.drawn), ...answer.drawn } }));
+      if (!usePreview.getState().latest) dropDraft();
+    } else if (answer.kind === 'plan') {
       usePlan.setState((state) => ({
         report: answer.report,
-        fields: answer.fields ?? state.fields,
+        fields: state.fields && { ...state.fields, ...answer.rest },
+        stages: answer.stages,
         jobs: answer.jobs ?? state.jobs,
         failed: null,
         behind: answer.ticket !== ticket || answer.near,

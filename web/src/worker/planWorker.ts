@@ -1,18 +1,25 @@
-import { createPlanner, type Grid, type Plan, type Project, parseProject, suggestedZones } from '@hosket/core';
+import {
+  createPlanner,
+  type Drawn,
+  type Grid,
+  type Plan,
+  type Project,
+  parseProject,
+  type School,
+  suggestedZones,
+} from '@hosket/core';
 import { z } from 'zod';
 import { breath } from './breath.ts';
-import type { PlanAnswer, PlanRequest } from './messages.ts';
+import type { Fields, PlanAnswer, PlanRequest } from './messages.ts';
 
 z.config({ jitless: true });
 
-const planner = createPlanner();
-let newest = 0;
-let sentGround: unknown;
-let sentTarget: unknown;
-let sentZones: unknown;
-let sentAreas: unknown;
-let sentPaste: unknown;
-let sentCutting: unknown;
+const planner = createPlanner(undefined, () => performance.now());
+/** The newest request that nobody has begun to work on. */
+let waiting: PlanRequest | null = null;
+let working = false;
+
+let sent: { [K in 'ground' | 'target' | 'zones' | 'areas' | 'paste' | 'cutting']?: unknown } = {};
 
 const copyOf = (grid: Grid): Grid => ({ ...grid, values: grid.values.slice() });
 
@@ -20,77 +27,84 @@ function answer(message: PlanAnswer, transfer: Transferable[] = []): void {
   self.postMessage(message, { transfer });
 }
 
-/** One run to its end; null when a newer request has come meanwhile. */
+/** What is copied for the page may be handed over. */
+const handedOver = ({ ground, target }: Pick<Fields, 'ground' | 'target'>): Transferable[] => [
+  ground.values.buffer as ArrayBuffer,
+  target.values.buffer as ArrayBuffer,
+];
+
+/** The ground, its drawing and its section come before the rest is worked out. */
+function answerDrawn(ticket: number, { ground, target, zones }: Drawn): void {
+  if (ground === sent.ground && target === sent.target && zones === sent.zones) return;
+  sent = { ...sent, ground, target, zones };
+  const drawn = {
+    ground: copyOf(ground.grid),
+    target: copyOf(target.grid),
+    guessed: ground.guessed,
+    outline: ground.outline,
+    zones,
+  };
+  answer({ ticket, kind: 'drawn', drawn }, handedOver(drawn));
+}
+
+function answerWith(ticket: number, { report, ground, target, zones, pasteMm, areas, cutting, near }: Plan): void {
+  const jobs = cutting === sent.cutting ? null : cutting.jobs;
+  const fresh = areas !== sent.areas || pasteMm !== sent.paste;
+  sent = { ground, target, zones, areas, paste: pasteMm, cutting };
+  const rest = fresh ? { pasteMm, areas: areas.node } : null;
+  answer({ ticket, kind: 'plan', report, rest, jobs, near, stages: planner.times() });
+}
+
+/** One run to its end; where it may be broken off, null when a newer request has come meanwhile. */
 async function runFor(ticket: number, project: Project, quick: boolean): Promise<Plan | null> {
   const run = planner.run(project, quick);
   for (;;) {
     const step = run.next();
     if (step.done) return step.value;
+    if (step.value) answerDrawn(ticket, step.value);
     await breath();
-    if (ticket !== newest) return null;
+    // A quick run is always taken to its end: whoever holds a key sees figures follow.
+    if (waiting && !quick) return null;
   }
 }
 
-function answerWith(ticket: number, { report, ground, target, zones, pasteMm, areas, cutting, near }: Plan): void {
-  const jobs = cutting === sentCutting ? null : cutting.jobs;
-  sentCutting = cutting;
-  const fresh =
-    ground !== sentGround ||
-    target !== sentTarget ||
-    zones !== sentZones ||
-    areas !== sentAreas ||
-    pasteMm !== sentPaste;
-  sentGround = ground;
-  sentTarget = target;
-  sentZones = zones;
-  sentAreas = areas;
-  sentPaste = pasteMm;
-  const fields = fresh
-    ? {
-        ground: copyOf(ground.grid),
-        target: copyOf(target.grid),
-        guessed: ground.guessed,
-        outline: ground.outline,
-        zones,
-        pasteMm,
-        areas: areas.node,
-      }
-    : null;
-  answer(
-    { ticket, kind: 'plan', report, fields, jobs, near },
-    fields ? [fields.ground.values.buffer as ArrayBuffer, fields.target.values.buffer as ArrayBuffer] : [],
-  );
+async function answerTo({ ticket, project, suggest, weigh }: PlanRequest): Promise<void> {
+  const read = parseProject(project);
+  if (!read.ok) return answer({ ticket, kind: 'failed', why: `${read.fault.message} ${read.fault.remedy}` });
+  if (suggest || weigh) {
+    const exact = await runFor(ticket, read.value, false);
+    if (!exact) return;
+    // A plan under way was given up for this.
+    answerWith(ticket, exact);
+    if (suggest) answer({ ticket, kind: 'suggestion', suggestion: suggestedZones(read.value, exact.ground) });
+    if (weigh) answer({ ticket, kind: 'weighed', weighed: { asked: weigh, reports: weigh.map(weighedBy(exact)) } });
+    return;
+  }
+  // First what a change near by comes to; then, where that was taken up from the ground before, the exact plan.
+  const quick = await runFor(ticket, read.value, true);
+  if (!quick) return;
+  answerWith(ticket, quick);
+  const exact = quick.near && !waiting ? await runFor(ticket, read.value, false) : null;
+  if (exact) answerWith(ticket, exact);
 }
+
+const weighedBy =
+  ({ weigh }: Plan) =>
+  ({ school, layers }: { school: School; layers: Parameters<Plan['weigh']>[1] }) =>
+    weigh(school, layers);
 
 self.onmessage = async ({ data }: MessageEvent<PlanRequest>) => {
-  const { ticket } = data;
-  newest = ticket;
-  try {
-    const read = parseProject(data.project);
-    if (!read.ok) return answer({ ticket, kind: 'failed', why: `${read.fault.message} ${read.fault.remedy}` });
-    if (data.suggest) {
-      const exact = await runFor(ticket, read.value, false);
-      if (!exact) return;
-      // A plan under way was given up for this.
-      answerWith(ticket, exact);
-      answer({ ticket, kind: 'suggestion', suggestion: suggestedZones(read.value, exact.ground) });
-      return;
+  waiting = data;
+  if (working) return;
+  working = true;
+  while (waiting) {
+    const request: PlanRequest = waiting;
+    waiting = null;
+    try {
+      await answerTo(request);
+    } catch (error) {
+      answer({ ticket: request.ticket, kind: 'failed', why: (error as Error).message });
     }
-    if (data.weigh) {
-      const exact = await runFor(ticket, read.value, false);
-      if (!exact) return;
-      const reports = data.weigh.map(({ school, layers }) => exact.weigh(school, layers));
-      answerWith(ticket, exact);
-      answer({ ticket, kind: 'weighed', weighed: { asked: data.weigh, reports } });
-      return;
-    }
-    // First what a change near by comes to; then, where that was taken up from the ground before, the exact plan.
-    const quick = await runFor(ticket, read.value, true);
-    if (!quick) return;
-    answerWith(ticket, quick);
-    const exact = quick.near ? await runFor(ticket, read.value, false) : null;
-    if (exact) answerWith(ticket, exact);
-  } catch (error) {
-    answer({ ticket, kind: 'failed', why: (error as Error).message });
   }
+  working = false;
 };

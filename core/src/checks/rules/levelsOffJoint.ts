@@ -1,3 +1,4 @@
+import { levelName } from '../../layers/index.ts';
 import type { Finding, Rule } from '../finding.ts';
 import { tenth } from '../words.ts';
 
@@ -16,6 +17,7 @@ export const levelsOffJoint: Rule = ({ layers, choice, project }) =>
     const below = near ? level.targetMm - near.belowMm : 0;
     const above = near?.aboveMm == null ? null : near.aboveMm - level.targetMm;
     const reached = below <= ON_JOINT_MM || (above !== null && above <= ON_JOINT_MM);
+    const name = levelName(project, level);
     const glue = choice.chosen.model.glueLineMm;
     const thick = Math.max(0, below - glue);
     const { wire } = project.stacking;
@@ -24,10 +26,10 @@ export const levelsOffJoint: Rule = ({ layers, choice, project }) =>
         code: 'level-off-joint',
         severity: 'warn',
         band: 'layers',
-        place: level.name || level.itemId,
+        place: name,
         message: reached
-          ? `${level.name} should fall on a joint at ${tenth(level.targetMm)} mm of foam; the foam there stands at ${tenth(level.foamThereMm)} mm (${tenth(Math.abs(off))} mm ${off > 0 ? 'over' : 'under'}), though another stack has a joint there.`
-          : `${level.name} should fall on a joint at ${tenth(level.targetMm)} mm of foam. No stack of these sheets has one there: the nearest are ${tenth(near?.belowMm ?? 0)} mm (${tenth(below)} mm short)${above === null ? ' and none above' : ` and ${tenth(near?.aboveMm ?? 0)} mm (${tenth(above)} mm over)`}.`,
+          ? `${name} should fall on a joint at ${tenth(level.targetMm)} mm of foam; the foam there stands at ${tenth(level.foamThereMm)} mm (${tenth(Math.abs(off))} mm ${off > 0 ? 'over' : 'under'}), though another stack has a joint there.`
+          : `${name} should fall on a joint at ${tenth(level.targetMm)} mm of foam. No stack of these sheets has one there: the nearest are ${tenth(near?.belowMm ?? 0)} mm (${tenth(below)} mm short)${above === null ? ' and none above' : ` and ${tenth(near?.aboveMm ?? 0)} mm (${tenth(above)} mm over)`}.`,
         remedy: reached
           ? 'Let a millimetre off the joint count more, under "How it is chosen".'
           : thick >= LEAST_SHEET_MM

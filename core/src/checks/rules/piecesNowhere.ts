@@ -1,9 +1,11 @@
+import { bedName } from '../../cutting/index.ts';
 import { onCutting, tenth } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
 
 /** Pieces for which no sheet or offcut has room: by how much. */
 export const piecesNowhere: Rule = ({ cutting, project }) =>
-  cutting.nowhere.map(({ piece, why, bed, overLongMm, overWideMm }): Finding => {
+  cutting.nowhere.map(({ piece, why, bed: bedId, overLongMm, overWideMm }): Finding => {
+    const bed = bedId && bedName(project, bedId);
     const place = `Piece ${piece}`;
     if (why === 'none')
       return onCutting(

@@ -1,4 +1,5 @@
 import { areaAbove } from '../../geometry/index.ts';
+import { levelName } from '../../layers/index.ts';
 import { catalogueOf } from '../../materials/index.ts';
 import { fillPasteOf, type Project } from '../../project/index.ts';
 import type { Pool } from '../../stack/index.ts';
@@ -25,9 +26,7 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
   // A tip too small for another piece of foam is made of paste.
   if (missing <= deepest || areaAbove(target.curve, layers.topMm + deepest) < TIP_MM2) return [];
   const highest = layers.levels.find((level) => level.targetMm > layers.topMm);
-  const where = highest
-    ? `${highest.name || 'The highest mark'} (${tenth(highest.wantedMm)} mm)`
-    : 'The highest ground';
+  const where = highest ? `${levelName(project, highest)} (${tenth(highest.wantedMm)} mm)` : 'The highest ground';
   const lacks =
     choice.missing?.shortages.map(({ pool, mm2 }) => lackOf(project, choice.chosen.model.pools[pool], mm2)) ?? [];
   const because = lacks.length ? ` Missing: ${lacks.join(' and ')}.` : reasonFor(project, choice.chosen.model.pools);

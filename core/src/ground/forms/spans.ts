@@ -1,5 +1,5 @@
 import { type Grid, heightAt, type Point, pointAlong } from '../../geometry/index.ts';
-import { type Landform, runOf } from '../../project/index.ts';
+import { type Landform, nameOf, runOf } from '../../project/index.ts';
 import type { Built } from './compose.ts';
 import { type Beneath, beneaths } from './water.ts';
 
@@ -29,6 +29,10 @@ const across = [-1, -0.5, 0, 0.5, 1];
 /** Reads the clearance of every span on the finished ground: underside of the deck less ground or water, whichever is higher. */
 export function readSpans(grid: Grid, landforms: readonly Landform[], built: readonly Built[]): SpanRead[] {
   const things = beneaths(landforms, built);
+  const nameOfUnder = (id: string | undefined) => {
+    const form = landforms.find((one) => one.id === id);
+    return form ? nameOf(form) : 'the ground';
+  };
   return landforms.flatMap((form): SpanRead[] => {
     const ends = built.find(({ id }) => id === form.id)?.ends;
     if (form.kind !== 'span' || !ends) return [];
@@ -51,7 +55,7 @@ export function readSpans(grid: Grid, landforms: readonly Landform[], built: rea
         const roomMm = under - Math.max(land, over?.waterMm ?? 0);
         const room = {
           overId: over?.thing.id ?? null,
-          over: over?.thing.name ?? 'the ground',
+          over: nameOfUnder(over?.thing.id),
           roomMm,
           at: [x, y] as Point,
         };

@@ -7,7 +7,6 @@ import { waterLineOf } from './works.ts';
 /** Something that lies under a span: where it is, and the water's level on it. */
 export interface Beneath {
   id: string;
-  name: string;
   /** Whether it lies at a place, and the water's height there (null where it is dry). */
   at: (x: number, y: number) => { waterMm: number | null } | null;
 }
@@ -41,19 +40,17 @@ export function beneaths(landforms: readonly Landform[], built: readonly Built[]
   return landforms.flatMap((form): Beneath[] => {
     const run = runOf(form);
     const ends = built.find(({ id }) => id === form.id)?.ends;
-    const named = { id: form.id, name: form.name || form.id };
+    const { id } = form;
     if (form.kind === 'basin' || form.kind === 'pit')
-      return [{ ...named, at: (x, y) => (insideRing(run, x, y) ? { waterMm: form.waterMm } : null) }];
+      return [{ id, at: (x, y) => (insideRing(run, x, y) ? { waterMm: form.waterMm } : null) }];
     if (form.kind === 'way' || form.kind === 'steps')
-      return [
-        { ...named, at: (x, y) => (nearestOn(run, x, y).distanceMm <= form.widthMm / 2 ? { waterMm: null } : null) },
-      ];
+      return [{ id, at: (x, y) => (nearestOn(run, x, y).distanceMm <= form.widthMm / 2 ? { waterMm: null } : null) }];
     if (form.kind === 'channel' && ends) {
       const line = waterLineOf(form, ends);
       const half = form.widthMm / 2 + form.waterMm / gradientOf(form.bankDegrees);
       return [
         {
-          ...named,
+          id,
           at: (x, y) => {
             const { distanceMm, alongMm } = nearestOn(run, x, y);
             return distanceMm <= half ? { waterMm: line(alongMm) } : null;

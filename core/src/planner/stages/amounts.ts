@@ -10,27 +10,32 @@ import { ground } from './ground.ts';
 import { chosenLayers, layersBy } from './layers.ts';
 import { chosenPaste, pasteBy } from './paste.ts';
 import { worn } from './worn.ts';
+import { zones } from './zones.ts';
 
 type Under = {
   ground: Parameters<typeof surfacesOf>[1];
-  worn: Parameters<typeof surfacesOf>[2];
+  zones: Parameters<typeof surfacesOf>[2];
+  worn: Parameters<typeof surfacesOf>[3];
 };
 
 /** What goes on a stack: coats, cover, rows, counts. */
-export const aboveOf = ({ project }: Input, { ground: land, worn: dressed }: Under, paste: PasteMap): Worked['above'] =>
-  onGround(project, land, surfacesOf(project, land, dressed, paste));
+export const aboveOf = (
+  { project }: Input,
+  { ground: land, zones: read, worn: dressed }: Under,
+  paste: PasteMap,
+): Worked['above'] => onGround(project, land, surfacesOf(project, land, read, dressed, paste));
 
 const aboveBy = (school: School) =>
   stage({
     name: `cover, ${school}`,
-    needs: { ground, worn, paste: pasteBy(school) },
+    needs: { ground, zones, worn, paste: pasteBy(school) },
     run: ({ input, needs }) => aboveOf(input, needs, needs.paste),
     lags: ({ peek }) => peek(choice)?.chosen.school !== school,
   });
 
 const chosenAbove = stage({
   name: 'cover',
-  needs: { ground, worn, plan: chosenLayers, paste: chosenPaste },
+  needs: { ground, zones, worn, plan: chosenLayers, paste: chosenPaste },
   *run({ input, needs, ask }): Generator<undefined, Worked['above']> {
     const { school } = needs.plan;
     return (yield* ask(pasteBy(school))) === needs.paste

@@ -1,7 +1,7 @@
 import { areasOf } from '../../layers/index.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
-import { zones } from './zones.ts';
+import { zoneAreas } from './zones.ts';
 
 /** Which part of the base is built in which way. */
 export const areas = stage({
@@ -11,7 +11,7 @@ export const areas = stage({
     // Zones matter to it only where an area is one.
     const byZone = project.stacking.areas.some(({ of }) => of.kind === 'zone');
     const read = byZone
-      ? yield* ask(zones)
+      ? yield* ask(zoneAreas)
       : { map: { columns: 0, rows: 0, cellMm: 1, zone: new Uint8Array() }, zones: [] };
     return areasOf(project, needs.ground, read);
   },

@@ -4,10 +4,10 @@ import { stage } from '../input.ts';
 import { choice } from './choice.ts';
 import { chosenLayers, layersBy } from './layers.ts';
 import { layerLand } from './stackGround.ts';
-import { zones } from './zones.ts';
+import { zoneAreas } from './zones.ts';
 
 /** What paste is worked out from, whatever the stack. */
-const needs = { land: layerLand, zones };
+const needs = { land: layerLand, zones: zoneAreas };
 
 interface Under {
   land: Parameters<typeof pasteOfZones>[0];

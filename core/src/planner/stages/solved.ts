@@ -5,6 +5,7 @@ import { stage } from '../input.ts';
 export const solved = stage({
   name: 'solved ground',
   needs: {},
-  run: ({ input: { project, cell }, before, quick }) => solvedOf(project, cell(project.base), before as Solved | undefined, quick),
+  run: ({ input: { project, cell }, before, quick }) =>
+    solvedOf(project, cell(project.base), before as Solved | undefined, quick),
   near: ({ near }) => near,
 });

@@ -6,7 +6,7 @@ import { rooms } from './rooms.ts';
 import { target } from './target.ts';
 
 /** Flats that are meant to lie at a height. */
-export const levels = stage({
+const levels = stage({
   name: 'levels',
   needs: { ground, target, areas },
   run: ({ input: { project }, needs }) =>

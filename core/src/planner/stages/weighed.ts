@@ -11,13 +11,13 @@ import { ground } from './ground.ts';
 import { pasteFor } from './paste.ts';
 import { layerLand } from './stackGround.ts';
 import { worn } from './worn.ts';
-import { zones } from './zones.ts';
+import { zoneAreas, zones } from './zones.ts';
 
 /** Any stack of a school, written from the board up, with its amounts and its days; null where a layer of it cannot be laid. */
 export const weighed = (school: School, written: readonly HandLayer[]) =>
   stage({
     name: `weighed, ${school}, ${JSON.stringify(written)}`,
-    needs: { ground, worn, zones, land: layerLand, found: cheapest(school) },
+    needs: { ground, worn, zones, zoneAreas, land: layerLand, found: cheapest(school) },
     run: ({ input, needs }): SchoolReport | null => {
       const { project } = input;
       const { model } = needs.found;
@@ -31,7 +31,7 @@ export const weighed = (school: School, written: readonly HandLayer[]) =>
         steps,
         costOf(model, steps, weightsOf(project.stacking)),
       );
-      const above = aboveOf(input, needs, pasteFor(needs, plan));
+      const above = aboveOf(input, needs, pasteFor({ land: needs.land, zones: needs.zoneAreas }, plan));
       const takeoff = takeoffOf(project, plan, above, null);
       return schoolReport(project, { plan, above, takeoff, days: daysOf(project, plan, takeoff) });
     },

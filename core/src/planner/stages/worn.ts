@@ -1,13 +1,13 @@
 import { wornOf } from '../../recipes/index.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
-import { zones } from './zones.ts';
+import { zoneAreas } from './zones.ts';
 
 /** How much of each zone each of its coats is meant for, and how thick the skin is where. */
 export const worn = stage({
   name: 'worn',
-  needs: { ground, zones },
-  run: ({ input: { project }, needs }) => wornOf(project, needs.ground, needs.zones),
+  needs: { ground, zoneAreas },
+  run: ({ input: { project }, needs }) => wornOf(project, needs.ground, needs.zoneAreas),
 });
 
 /** The skin alone: what is built under it asks for no more. */

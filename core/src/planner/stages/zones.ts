@@ -1,11 +1,11 @@
 import type { Project } from '../../project/index.ts';
-import { zonesOf } from '../../zones/index.ts';
+import { namedZones, zonesOf } from '../../zones/index.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
 
 /** Which zone lies where. */
-export const zones = stage({
-  name: 'zones',
+export const zoneAreas = stage({
+  name: 'areas of zones',
   needs: { ground },
   run: ({ input: { project }, needs }) => zonesOf(project, needs.ground),
   // Areas that are built in ways of their own, or wear skins of their own, may be zones: then these may not lag behind. And a base of another size has other cells.
@@ -13,6 +13,13 @@ export const zones = stage({
     !zonesDecide(project) &&
     !zonesAreCheap(project) &&
     before.map.zone.length === (land.grid.columns - 1) * (land.grid.rows - 1),
+});
+
+/** The zones with their names. */
+export const zones = stage({
+  name: 'zones',
+  needs: { zoneAreas },
+  run: ({ input: { project }, needs }) => namedZones(project, needs.zoneAreas.zones),
 });
 
 const zonesDecide = (project: Project): boolean =>

@@ -1,4 +1,12 @@
-import { type PieceReport, type PlanReport, ringSize, STRAIGHTENED_MM, toggleCut, toolLimits } from '@hosket/core';
+import {
+  bedName,
+  type PieceReport,
+  type PlanReport,
+  ringSize,
+  STRAIGHTENED_MM,
+  toggleCut,
+  toolLimits,
+} from '@hosket/core';
 import { Pin, PinOff, RotateCcw, RotateCw } from 'lucide-react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickPiece } from '../../store/viewStore.ts';
@@ -62,6 +70,7 @@ const TURN_STEP = 15;
 
 /** Where it lies, to be changed by numbers. */
 function Lies({ report, piece }: { report: PlanReport; piece: PieceReport }) {
+  const project = useProject();
   const jobs = usePlan((state) => state.jobs);
   const running = useNest((state) => state.running);
   const bed = report.cutting.beds.find(({ id }) => id === piece.bed);
@@ -79,7 +88,7 @@ function Lies({ report, piece }: { report: PlanReport; piece: PieceReport }) {
         <ChoiceField
           label="On"
           value={bed.id}
-          options={job.bedIds.map((id, k) => ({ value: id, text: job.bedNames[k] }))}
+          options={job.bedIds.map((id) => ({ value: id, text: bedName(project, id) }))}
           onValue={(id) => put({ bed: id })}
         />
       </div>

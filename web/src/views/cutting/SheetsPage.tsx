@@ -12,9 +12,10 @@ import { SearchCurve } from './SearchCurve.tsx';
 /** Sheets and offcuts on the bench, and the search for a better layout. */
 export function SheetsPage({ report }: { report: PlanReport }) {
   const { cutting } = report;
-  const { gapMm, marginMm } = useProject().cutting;
+  const project = useProject();
+  const { gapMm, marginMm } = project.cutting;
   const nest = useNest();
-  const beds = nest.running ? bedsOfSearch(nest.jobs, nest.bests, cutting) : bedsOfPlan(cutting);
+  const beds = nest.running ? bedsOfSearch(nest.jobs, nest.bests, cutting, project) : bedsOfPlan(cutting);
   const clashesAt = (piece: BenchPiece, bedId: string, [dx, dy]: readonly [number, number]): boolean => {
     const bed = beds.find(({ id }) => id === bedId);
     if (!bed) return false;

@@ -1,4 +1,4 @@
-import { type CuttingReport, laidOut, type NestJob, type Placed } from '@hosket/core';
+import { bedName, type CuttingReport, laidOut, type NestJob, type Placed, type Project } from '@hosket/core';
 import type { BenchBed } from '../../instruments/SheetBench.tsx';
 
 /** The beds of the plan, as the bench draws them. */
@@ -12,9 +12,10 @@ export function bedsOfSearch(
   jobs: readonly NestJob[],
   bests: readonly { placed: readonly Placed[] }[],
   cutting: CuttingReport,
+  shed: Pick<Project, 'sheets' | 'offcuts'>,
 ): BenchBed[] {
   const cut = new Set(cutting.pieces.filter(({ state }) => state === 'cut').map(({ id }) => id));
-  return jobs.flatMap(({ problem, pieceIds, bedIds, bedNames }, k) =>
+  return jobs.flatMap(({ problem, pieceIds, bedIds }, k) =>
     problem.beds.flatMap((bed, b) => {
       const here = bests[k].placed.filter((place) => place.bed === b);
       if (!here.length) return [];
@@ -27,7 +28,7 @@ export function bedsOfSearch(
         cut: cut.has(pieceIds[place.piece]),
         lies: laidOut(problem.pieces[place.piece], place),
       }));
-      return [{ id: bedIds[b], name: bedNames[b], outline: bed.outline, left: [], pieces }];
+      return [{ id: bedIds[b], name: bedName(shed, bedIds[b]), outline: bed.outline, left: [], pieces }];
     }),
   );
 }
