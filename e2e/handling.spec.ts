@@ -198,7 +198,7 @@ test('bad lines are told at the mark and the rest still works: crossing, self-cr
   for (const words of [
     'crosses itself',
     'cross; the ground there',
-    'is not closed: its ends lie 4.0 mm apart',
+    'is not closed: its ends lie 4 mm apart',
     'stand on one point',
   ])
     await expect(findings).toContainText(words);

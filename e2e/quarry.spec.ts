@@ -210,7 +210,7 @@ test('by pointer: pit, road and benches from nothing; the road moved; a rock, an
   await app.settled();
   const panel = page.getByRole('complementary');
   await expect(panel).toContainText(/over Haul road/);
-  await expect(page.getByRole('list', { name: 'Findings' })).toContainText(/over Haul road; 60\.0 mm are wanted/);
+  await expect(page.getByRole('list', { name: 'Findings' })).toContainText(/over Haul road; 60 mm are wanted/);
   await app.write('Room wanted under it', '5');
   await app.settled();
   await onlyGuesses(page);

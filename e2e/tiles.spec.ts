@@ -62,7 +62,7 @@ test('a storey that is too low for what stands below it is told', async ({ app, 
   await app.settled();
   await app.show('Brief');
   const findings = page.getByRole('list', { name: 'Findings' });
-  await expect(findings).toContainText('Tile 1 stands 80.0 mm tall; under Tile 2 there are 54.0 mm.');
+  await expect(findings).toContainText('Tile 1 stands 80 mm tall; under Tile 2 there are 54 mm.');
   await tiles.getByRole('button', { name: 'Open Tile 2' }).first().click();
   await app.write('Raised by', '90');
   await app.settled();

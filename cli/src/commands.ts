@@ -21,7 +21,7 @@ import {
 } from '@hosket/core';
 import { writeShoppingCsv } from '@hosket/formats';
 import { writePdf } from '@hosket/formats/pdf';
-import { code, fail } from './exit.ts';
+import { code, fail, type Output } from './exit.ts';
 import { planText, sayFinding } from './planText.ts';
 import { stagesText } from './stagesText.ts';
 
@@ -48,13 +48,13 @@ function projectOf(file: string, text: string): Project {
 }
 
 /** Writes a file whole, or says why not. */
-function store(file: string, body: string | Uint8Array): void {
+function store(file: string, body: string | Uint8Array, { out }: Output): void {
   try {
     writeFileSync(file, body);
   } catch (error) {
     fail(code.unreadable, `hosket: ${file}: ${(error as Error).message}\n  Give a path that can be written.`);
   }
-  process.stdout.write(`${file}: written\n`);
+  out(`${file}: written\n`);
 }
 
 const face = (weight: number): Uint8Array =>
@@ -84,19 +84,13 @@ async function onPaper(project: Project, { report, ground, zones }: Plan, system
 }
 
 /** Carries out a command on what its file holds, and gives the code to end with. */
-export async function carryOut({
-  command,
-  file,
-  text,
-  out,
-  tries,
-  json,
-  imperial,
-  semicolons,
-}: Wanted): Promise<number> {
+export async function carryOut(
+  { command, file, text, out, tries, json, imperial, semicolons }: Wanted,
+  output: Output,
+): Promise<number> {
   const project = projectOf(file, text);
   if (command === 'stages') {
-    process.stdout.write(stagesText(project, () => performance.now()));
+    output.out(stagesText(project, () => performance.now()));
     return code.ok;
   }
   const planned = plan(project);
@@ -104,17 +98,15 @@ export async function carryOut({
   const stopped = report.findings.some((finding) => finding.severity === 'stop' && !finding.overruled);
   const system = imperial ? 'imperial' : 'metric';
   if (command === 'check') {
-    process.stdout.write(
-      `${file}: a sound project, ${itemsOf(project).length} drawn, ${project.sheets.length} kinds of sheet\n`,
-    );
-    for (const finding of report.findings) process.stdout.write(`${sayFinding(finding)}\n`);
+    output.out(`${file}: a sound project, ${itemsOf(project).length} drawn, ${project.sheets.length} kinds of sheet\n`);
+    for (const finding of report.findings) output.out(`${sayFinding(finding, system)}\n`);
   } else if (command === 'nest')
-    store(out, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)));
-  else if (command === 'templates') store(out, await templates(project, planned));
-  else if (command === 'sheet') store(out, await onPaper(project, planned, system));
+    store(out, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)), output);
+  else if (command === 'templates') store(out, await templates(project, planned), output);
+  else if (command === 'sheet') store(out, await onPaper(project, planned, system), output);
   else if (command === 'shopping')
-    process.stdout.write(writeShoppingCsv(wholeList(project, report), (line) => sayBuy(line, system), semicolons));
-  else if (json) process.stdout.write(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
-  else process.stdout.write(planText(project, report, system));
+    output.out(writeShoppingCsv(wholeList(project, report), (line) => sayBuy(line, system), semicolons));
+  else if (json) output.out(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
+  else output.out(planText(project, report, system));
   return stopped ? code.stopped : code.ok;
 }

@@ -1,5 +1,6 @@
 import {
   baseSize,
+  findingIn,
   formatMeasure,
   formatScale,
   type PlanReport,
@@ -21,8 +22,11 @@ import { rule, table } from './table.ts';
 import { withinText } from './withinText.ts';
 
 /** "warn: Meadow: ..."; what the builder overruled with his reason. */
-export const sayFinding = ({ severity, place, message, remedy, overruled }: PlanReport['findings'][number]): string =>
-  `${overruled ? 'overruled' : severity}: ${place}: ${message} ${overruled ? `(${overruled})` : remedy}`;
+export function sayFinding(finding: PlanReport['findings'][number], system: UnitSystem): string {
+  const { severity, place, overruled } = finding;
+  const { message, remedy } = findingIn(finding, system);
+  return `${overruled ? 'overruled' : severity}: ${place}: ${message} ${overruled ? `(${overruled})` : remedy}`;
+}
 
 /** A plan to be read in a terminal: the same numbers as on the screens. */
 export function planText(project: Project, report: PlanReport, system: UnitSystem): string {
@@ -38,7 +42,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(
     `Ground ${mm(report.ground.lowestMm)} to ${mm(report.ground.highestMm)}, ${ml(report.ground.volumeMl)}, surface ${cm2(report.ground.trueMm2)}, cells of ${report.ground.cellMm} mm\n`,
   );
-  for (const finding of report.findings) lines.push(`  ${sayFinding(finding)}\n`);
+  for (const finding of report.findings) lines.push(`  ${sayFinding(finding, system)}\n`);
 
   lines.push(rule('Heights'));
   lines.push(
@@ -52,7 +56,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
         mm(level.foamThereMm),
         sayTolerance(level.errorMixed, system),
         sayTolerance(level.errorWorst, system),
-        sayWork(level, system),
+        sayWork(level, mm),
       ]),
     ]),
   );

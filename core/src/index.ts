@@ -1,5 +1,5 @@
 /** The face of the core: what the command line, the browser and the benches may use. */
-export { type Finding, sayGradient } from './checks/index.ts';
+export { type Finding, findingIn, sayGradient } from './checks/index.ts';
 export {
   bedName,
   type Clash,

@@ -5,6 +5,7 @@ import { clashingPieces } from './rules/clashingPieces.ts';
 import { closeSeams } from './rules/closeSeams.ts';
 import { droppedSlivers } from './rules/droppedSlivers.ts';
 import { hardForTheTool } from './rules/hardForTheTool.ts';
+import { withWords } from './said.ts';
 
 const start = startProject('cut', '2027-03-01');
 const cutWith = (tool: 'knife' | 'hot wire' | 'fine saw', seamsApartMm = 30) => ({
@@ -13,7 +14,7 @@ const cutWith = (tool: 'knife' | 'hot wire' | 'fine saw', seamsApartMm = 30) => 
 });
 /** What a rule says of a cutting as it comes out of the stages before; the rest of the plan is not looked at. */
 const said = (rule: Rule, cutting: object, project = cutWith('hot wire')) =>
-  rule({ project, cutting } as unknown as Parameters<Rule>[0]);
+  rule({ project, cutting } as unknown as Parameters<Rule>[0]).map(withWords);
 
 describe('what is said of pieces', () => {
   it.each([
@@ -45,8 +46,8 @@ describe('what is said of pieces', () => {
       ],
     });
     expect([over.code, beside.code]).toEqual(['pieces-clash', 'pieces-clash']);
-    expect(over.message).toBe('Pieces 1-1 and 1-2 overlap, or lie nearer than the gap (3.4 cm2).');
-    expect(beside.message).toBe('Piece 1-3 stands over the edge or margin of its sheet by 1.2 cm2.');
+    expect(over.message).toBe('Pieces 1-1 and 1-2 overlap, or lie nearer than the gap (3.4 cm²).');
+    expect(beside.message).toBe('Piece 1-3 stands over the edge or margin of its sheet by 1.2 cm².');
     expect(said(clashingPieces, { clashes: [] })).toEqual([]);
   });
 
@@ -70,7 +71,7 @@ describe('what is said of pieces', () => {
     const [finding] = said(droppedSlivers, { dropped });
     expect([finding.code, finding.severity, finding.place]).toEqual(['slivers-dropped', 'note', 'Layer 1, Layer 3']);
     expect(finding.message).toContain('3 slivers smaller than');
-    expect(finding.message).toContain('(1.8 cm2 together); paste takes their place.');
+    expect(finding.message).toContain('(1.8 cm² together); paste takes their place.');
     expect(said(droppedSlivers, { dropped: [{ layer: 1, count: 1, areaMm2: 4 }] })[0].message).toContain(
       'less than 0.1',
     );

@@ -1,7 +1,5 @@
 import type { Finding } from './finding.ts';
 
-export const tenth = (value: number): string => (Math.round(value * 10) / 10).toString();
-
 export const onCutting = (
   severity: Finding['severity'],
   code: string,

@@ -11,6 +11,7 @@ import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
+import type { Said } from './quantity.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
 export const bands = ['brief', 'ground', 'layers', 'cutting', 'surface', 'days', 'stores'] as const;
@@ -23,6 +24,8 @@ export interface Finding {
   place: string;
   message: string;
   remedy: string;
+  /** The same as words and figures, where there are figures: to be said in other units. */
+  said?: { message: Said; remedy: Said };
   /** Why the trade holds it so. */
   reason?: string;
   itemId?: string;

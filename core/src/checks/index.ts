@@ -77,8 +77,10 @@ import { twinSpots } from './rules/twinSpots.ts';
 import { uncountedStores } from './rules/uncountedStores.ts';
 import { unevenJoints } from './rules/unevenJoints.ts';
 import { upsideDownCliffs } from './rules/upsideDownCliffs.ts';
+import { withWords } from './said.ts';
 
 export { bands, type Finding, type PlanView, severities } from './finding.ts';
+export { findingIn } from './said.ts';
 export { sayGradient } from './words.ts';
 
 /** One rule a file; each changes nothing and says what, where and what to do. */
@@ -165,6 +167,7 @@ const rules: readonly Rule[] = [
 export function findingsOf(plan: PlanView): Finding[] {
   const found = rules
     .flatMap((rule) => rule(plan))
+    .map(withWords)
     .map((finding): Finding => {
       const overruled = overruledBy(plan.project, finding);
       const reason =

@@ -1,10 +1,11 @@
 import type { Point } from '../geometry/index.ts';
 import { type Contour, type Item, nameOf } from '../project/index.ts';
 import { type Finding, onGround } from './finding.ts';
+import { mm } from './quantity.ts';
 
 export const atItem = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding =>
   onGround(item.id, place, code, message, remedy);
 
 export const isContour = (item: Item): item is Contour => item.kind === 'contour';
 
-export const where = ([x, y]: Point) => `${x.toFixed(0)}, ${y.toFixed(0)} mm`;
+export const where = ([x, y]: Point) => `${x.toFixed(0)}, ${mm(y, 0)}`;

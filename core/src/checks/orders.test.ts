@@ -106,7 +106,7 @@ describe('what eats foam, and what does not', () => {
         stacking: { ...start.stacking, glue },
       };
     };
-    // 500 mm square: 2500 cm2 at half a minute a hundred are 12.5 min; quick PVA stays open for 5.
+    // 500 mm square: 2500 cm² at half a minute a hundred are 12.5 min; quick PVA stays open for 5.
     expect(found(large('quick PVA', 500), 'glue-skins-over').message).toContain('about 13 min');
     expect(codes(large('quick PVA', 200))).not.toContain('glue-skins-over');
     expect(codes(large('hot glue', 500))).not.toContain('glue-skins-over');

@@ -5,9 +5,10 @@ import type { Rule } from './finding.ts';
 import { deepestOverLimit } from './rules/deepestOverLimit.ts';
 import { lostWishes } from './rules/lostWishes.ts';
 import { unevenJoints } from './rules/unevenJoints.ts';
+import { withWords } from './said.ts';
 
 /** What a rule says of results of earlier stages, of which it sees no others. */
-const said = (rule: Rule, view: object) => rule(view as Parameters<Rule>[0]);
+const said = (rule: Rule, view: object) => rule(view as Parameters<Rule>[0]).map(withWords);
 
 describe('colour over plaster', () => {
   const board = dressed([newCoat('skin', 'skin', 'plaster', { thicknessMm: 5 }), paint]);
@@ -52,9 +53,9 @@ describe('the deepest spot of paste', () => {
 
   it.each([
     [1, 5, null],
-    [1, 6.2, 'Fill and skin: at its deepest spot, in Meadow, 6.2 mm; one coat bears 5.0 mm.'],
+    [1, 6.2, 'Fill and skin: at its deepest spot, in Meadow, 6.2 mm; one coat bears 5 mm.'],
     [2, 6.2, null],
-    [2, 12, 'Fill and skin: at its deepest spot, in Meadow, 12.0 mm; 2 coats bear 10.0 mm.'],
+    [2, 12, 'Fill and skin: at its deepest spot, in Meadow, 12 mm; 2 coats bear 10 mm.'],
   ])('in %s coats of 5 mm, %s mm deep', (coats, deepestMm, message) => {
     expect(read(coats, deepestMm).map((finding) => [finding.code, finding.message, finding.at])).toEqual(
       message ? [['paste-over-limit', message, [20, 30]]] : [],
@@ -86,8 +87,8 @@ describe('the sides of two tiles', () => {
   };
   it.each([
     [{ ...joint, meets: true }, null],
-    [joint, 'The right of West and the left of East do not meet: a step of 3.4 mm, 120.0 mm along.'],
-    [{ ...joint, longerMm: 25 }, 'The right of West and the left of East differ in length by 25.0 mm.'],
+    [joint, 'The right of West and the left of East do not meet: a step of 3.4 mm, 120 mm along.'],
+    [{ ...joint, longerMm: 25 }, 'The right of West and the left of East differ in length by 25 mm.'],
   ])('%o', (one, message) => {
     const joints = said(unevenJoints, { set: { joints: [one] } });
     expect(joints.map((finding) => [finding.code, finding.message])).toEqual(

@@ -82,9 +82,9 @@ describe('what is said of stacks', () => {
     const onJoint = [{ itemId: dug.landforms[0].id, part: '' }];
     const asked = { ...dug, stack: { ...dug.stack, onJoint } };
     const [off] = found(asked, 'level-off-joint');
-    expect(off.message).toContain('should fall on a joint at 35.0 mm of foam');
-    expect(off.message).toContain('the nearest are 30.0 mm (5.0 mm short) and 40.0 mm (5.0 mm over)');
-    expect(off.remedy).toContain('A sheet of 5.0 mm on the joint at 30.0 mm would reach it; so would a bench wire.');
+    expect(off.message).toContain('should fall on a joint at 35 mm of foam');
+    expect(off.message).toContain('the nearest are 30 mm (5 mm short) and 40 mm (5 mm over)');
+    expect(off.remedy).toContain('A sheet of 5 mm on the joint at 30 mm would reach it; so would a bench wire.');
     // With the wire, and a millimetre off it counting much, the stack is sliced to meet it.
     const wire = { kerfMm: 1, thinnestMm: 3 };
     const costs = { ...dug.stacking.costs, offMinPerMm: 500 };

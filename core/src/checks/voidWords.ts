@@ -1,8 +1,9 @@
 import type { VoidRead } from '../ground/index.ts';
 import type { Void } from '../project/index.ts';
 import type { PlanView } from './finding.ts';
+import { mm } from './quantity.ts';
 
-export const place = ([x, y]: readonly [number, number]) => `${Math.round(x)} mm across, ${Math.round(y)} mm away`;
+export const place = ([x, y]: readonly [number, number]) => `${mm(x, 0)} across, ${mm(y, 0)} away`;
 
 /** Every void with what was read of it. */
 export const each = <T>({ project, voids }: PlanView, visit: (read: VoidRead, hollow: Void) => T[]): T[] =>

@@ -1,6 +1,3 @@
-/** "9.5" of 9.49. */
-export const tenth = (value: number): string => value.toFixed(1);
-
 /** "1 in 12" for a gradient of 1/12. */
 export const sayGradient = (gradient: number): string =>
   Math.abs(gradient) < 1e-4 ? 'level' : `1 in ${(1 / Math.abs(gradient)).toFixed(Math.abs(gradient) > 0.1 ? 1 : 0)}`;

@@ -57,7 +57,7 @@ describe('a cabinet', () => {
     expect(breach.byMm).toBeCloseTo(6, 3);
     expect(more).toEqual([]);
     expect(plan(project).report.findings.find(({ code }) => code === 'out-of-the-box')?.message).toBe(
-      'Old pine is 6.0 mm too tall for the box.',
+      'Old pine is 6 mm too tall for the box.',
     );
   });
 

@@ -168,12 +168,12 @@ function wantedBy(item: Item, built: readonly Built[], ground: Grid): Wanted[] {
   }
 }
 
-/** "carve 7.8 mm from layer 2", in the builder's units. */
+/** "carve 7.8 mm from layer 2", with lengths as they are said there. */
 export function sayWork(
   { work, workMm, layer }: Pick<Level, 'work' | 'workMm' | 'layer'>,
-  system: UnitSystem = 'metric',
+  mm: (value: number) => string = (value) => formatMeasure('length', value),
 ): string {
-  const amount = system === 'metric' ? `${workMm.toFixed(1)} mm` : formatMeasure('length', workMm, system);
+  const amount = mm(workMm);
   if (work === 'flush') return layer ? `flush with the top of layer ${layer}` : 'flush with the board';
   if (work === 'carve') return `carve ${amount} from layer ${layer}`;
   return layer ? `fill ${amount} over joint ${layer}` : `fill ${amount} over the board`;

@@ -1,3 +1,4 @@
+import { tenth } from '../units/index.ts';
 import { changeItem } from './edits.ts';
 import { findItem, type Item } from './items.ts';
 import type { Project } from './schema.ts';
@@ -52,8 +53,6 @@ export function heightParts(item: Item): readonly HeightPart[] {
       return [part('beddedMm', 'bedding', 'depth')];
   }
 }
-
-const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /**
  * Raises an item by `byMm` as if the ground line had been taken hold of there: the given heights for a line that runs from one to another

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { bands, severities } from '../checks/index.ts';
 import { sides } from '../fit/index.ts';
 import { operations, parts, schools } from '../project/index.ts';
-import { amountSchema, coefficientSchema, rangeSchema } from '../units/index.ts';
+import { amountSchema, coefficientSchema, measureKinds, rangeSchema } from '../units/index.ts';
 import { cuttingReportSchema } from './cuttingSchema.ts';
 import {
   builtSchema,
@@ -212,6 +212,12 @@ const taskSchema = z.strictObject({
   throughAt: z.number(),
 });
 
+/** A sentence with gaps, and the measures that stand in them (mm, mm2, ml, g). */
+const saidSchema = z.strictObject({
+  text: z.string(),
+  quantities: z.array(z.strictObject({ kind: z.enum(measureKinds), value: z.number(), digits: z.number().int() })),
+});
+
 const findingSchema = z.strictObject({
   code: z.string(),
   severity: z.enum(severities),
@@ -219,6 +225,7 @@ const findingSchema = z.strictObject({
   place: z.string(),
   message: z.string(),
   remedy: z.string(),
+  said: z.strictObject({ message: saidSchema, remedy: saidSchema }).optional(),
   reason: z.string().optional(),
   itemId: z.string().optional(),
   at: placeSchema.readonly().optional(),

@@ -174,7 +174,6 @@ function bowls(
   const sure = catalogue.figure(material, 'workingMin')?.low ?? Number.POSITIVE_INFINITY;
   const byTime = sure > 0 ? Math.max(1, Math.ceil(spreadMin / sure - 1e-6)) : 1;
   const count = Math.max(byTime, coats);
-  const most = catalogue.need(material, 'mostPerCoatMm').likely;
   const each = (amount: Amount) => Math.round(amount.likely / count);
   return {
     of: 'bowl',
@@ -185,7 +184,7 @@ function bowls(
       ...(water ? [`${each(water)} ml of water`] : []),
       ...stirred.map(({ name, amount }) => `${each(amount)} ml ${name.replace('of it', 'of')}`),
     ],
-    why: `${Math.round(spreadMin)} min of spreading against ${sure} min of sure working time${coats > 1 ? `; ${coats} coats of at most ${most} mm` : ''}`,
+    why: `${Math.round(spreadMin)} min of spreading against ${sure} min of sure working time${coats > 1 ? `; ${coats} coats` : ''}`,
   };
 }
 

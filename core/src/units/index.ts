@@ -3,5 +3,6 @@ export * from './chance.ts';
 export * from './measures.ts';
 export * from './readNumber.ts';
 export * from './result.ts';
+export * from './round.ts';
 export * from './say.ts';
 export * from './scales.ts';

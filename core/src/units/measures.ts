@@ -2,7 +2,8 @@ import { readNumber } from './readNumber.ts';
 import { bad, good, type Result } from './result.ts';
 
 /** What can be measured. Stored always in the first unit: mm, mm2, ml, g, degrees Celsius. */
-export type MeasureKind = 'length' | 'area' | 'volume' | 'mass' | 'temperature';
+export const measureKinds = ['length', 'area', 'volume', 'mass', 'temperature'] as const;
+export type MeasureKind = (typeof measureKinds)[number];
 export type UnitSystem = 'metric' | 'imperial';
 
 interface UnitDefinition {

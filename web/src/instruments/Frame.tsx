@@ -1,4 +1,4 @@
-import type { Point } from '@hosket/core';
+import { type Point, tenth } from '@hosket/core';
 import { type ReactNode, useMemo, useRef } from 'react';
 import { usePanZoom } from './panZoom.ts';
 import { type Frame, FrameContext } from './planFrame.ts';
@@ -7,7 +7,6 @@ import { useSize } from './useSize.ts';
 import { planKey, ZoomButtons } from './ZoomKeys.tsx';
 
 const MARGIN = 26;
-const tenth = (value: number) => Math.round(value * 10) / 10;
 
 interface Props {
   widthMm: number;

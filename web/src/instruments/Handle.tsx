@@ -1,4 +1,4 @@
-import type { Point } from '@hosket/core';
+import { type Point, tenth } from '@hosket/core';
 import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import { useView } from '../store/viewStore.ts';
 import { DragReadout } from './DragReadout.tsx';
@@ -28,8 +28,6 @@ export const arrows: Record<string, Point> = {
   ArrowUp: [0, 1],
   ArrowDown: [0, -1],
 };
-
-const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /** Something on the plan that can be dragged, nudged with the arrow keys (1 mm, Shift 10 mm) and deleted. Numbers written while dragging place it. */
 export function Handle({ label, at, onPreview, onCancel, onMove, onRemove, snap, children }: Props) {

@@ -1,4 +1,4 @@
-import type { LayerReport, SectionSample } from '@hosket/core';
+import { type LayerReport, type SectionSample, tenth } from '@hosket/core';
 
 /** A drawn part of the section: an area or line as an SVG path. */
 export interface SectionPaths {
@@ -15,8 +15,6 @@ export interface SectionPaths {
 
 type Across = (alongMm: number) => number;
 type Up = (heightMm: number) => number;
-
-const tenth = (value: number) => Math.round(value * 10) / 10;
 
 /** The band between two heights, sample by sample, as closed areas; gaps where it is empty. */
 function band(

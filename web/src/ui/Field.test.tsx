@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { useView } from '../store/viewStore.ts';
-import { MeasureField, NumberField } from './Field.tsx';
+import { MeasureField, MeasureOrNoneField, NumberField } from './Field.tsx';
 
 afterEach(() => {
   cleanup();
@@ -82,4 +82,29 @@ it('a number with a unit reads back without it', async () => {
   await userEvent.clear(loss);
   await userEvent.type(loss, '70{Enter}');
   expect(values).toEqual([12.5]);
+});
+
+describe('a field that may be left open', () => {
+  it('keeps what is being written while a plan arrives that says what it comes to', async () => {
+    const taken: (number | null)[] = [];
+    const at = (now: number) => (
+      <MeasureOrNoneField
+        label="Height at its start"
+        none="as the land lies"
+        value={null}
+        now={now}
+        least={0}
+        most={500}
+        onValue={(value) => taken.push(value)}
+      />
+    );
+    const { rerender } = render(at(17.4));
+    const start = screen.getByLabelText<HTMLInputElement>('Height at its start');
+    expect(start.value).toBe('as the land lies, 17.4 mm');
+    await userEvent.clear(start);
+    await userEvent.type(start, '2');
+    rerender(at(17.5));
+    await userEvent.type(start, '2{Enter}');
+    expect(taken).toEqual([22]);
+  });
 });

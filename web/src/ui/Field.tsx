@@ -9,6 +9,8 @@ interface TextProps<T> {
   label: string;
   /** The value as text; shown again whenever it changes from outside. */
   text: string;
+  /** The value behind the text, where the text also says what follows from it: only when this changes is what is being written given up. */
+  of?: string;
   read: (text: string) => Reading<T>;
   onValue: (value: T) => void;
   /** One step up (1) or down (-1) by arrow key, ten with Shift. */
@@ -24,6 +26,7 @@ interface TextProps<T> {
 export function ReadField<T>({
   label,
   text,
+  of = text,
   read,
   onValue,
   onStep,
@@ -36,8 +39,8 @@ export function ReadField<T>({
   const id = useId();
   // What is being written belongs to the value it began from: a value changed from outside replaces it.
   const [draft, setDraft] = useState<{ of: string; written: string; why: string } | null>(null);
-  const current = draft?.of === text ? draft : null;
-  const write = (written: string) => setDraft({ of: text, written, why: '' });
+  const current = draft?.of === of ? draft : null;
+  const write = (written: string) => setDraft({ of, written, why: '' });
   const take = () => {
     if (!current || current.written === text) return setDraft(null);
     const reading = read(current.written);
@@ -158,6 +161,7 @@ export function MeasureOrNoneField({ label, value, none, now, least, most, plain
       label={label}
       narrow={value !== null}
       text={value === null ? open : show(value)}
+      of={String(value)}
       read={(text) => {
         if (!text.trim() || text.trim().startsWith(none)) return { ok: true, value: null };
         const number = plain ? readNumber(text) : Number.NaN;

@@ -1,4 +1,4 @@
-import { type Finding, moveCoat, overrule, putRecipe } from '@hosket/core';
+import { type Finding, findingIn, moveCoat, overrule, putRecipe } from '@hosket/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { edit } from '../store/projectStore.ts';
@@ -14,7 +14,11 @@ const link = 'cursor-pointer text-clay underline';
 
 /** One finding: what, why, what to do; where it can be mended by moving a coat, a button that does; and the way to go against it, with a note. */
 export function FindingItem({ finding, whole }: { finding: Finding; whole?: boolean }) {
-  const { severity, place, message, remedy, reason, itemId, at, coat, mend, overruled } = finding;
+  const { severity, place, reason, itemId, at, coat, mend, overruled } = finding;
+  const { message, remedy } = findingIn(
+    finding,
+    useView((view) => view.units),
+  );
   const go = useNavigate();
   const to = (band: string) => go(`../${band}`, { relative: 'path' });
   const counts = overruled === undefined;

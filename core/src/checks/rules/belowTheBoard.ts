@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** A bed or floor that would have to lie below the baseboard. */
 export const belowTheBoard: Rule = ({ project, ground }) =>
@@ -18,7 +18,7 @@ export const belowTheBoard: Rule = ({ project, ground }) =>
         form.id,
         nameOf(form),
         'below-the-board',
-        `The bed of ${nameOf(form)} would lie ${tenth(-low)} mm below the top of the baseboard; it stops there.`,
+        `The bed of ${nameOf(form)} would lie ${mm(-low)} below the top of the baseboard; it stops there.`,
         'Raise its water, or make it shallower.',
       ),
     ];

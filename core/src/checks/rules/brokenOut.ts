@@ -1,8 +1,8 @@
 import type { Opening } from '../../ground/index.ts';
 import type { Void } from '../../project/index.ts';
 import { onGround, type Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { each, place } from '../voidWords.ts';
-import { tenth } from '../words.ts';
 
 /** A cable comes to the light at one of its ends. */
 function nearEnd(cable: Extract<Void, { kind: 'cable' }>, [x, y]: readonly [number, number]): boolean {
@@ -18,7 +18,7 @@ export const brokenOut: Rule = (plan) =>
       (hollow.kind === 'bay' && hollow.access === 'by a lid') ||
       (hollow.kind === 'cable' && nearEnd(hollow, at));
     const where = (list: readonly Opening[]) =>
-      list.map(({ at, acrossMm }) => `${tenth(acrossMm)} mm across at ${place(at)}`).join('; ');
+      list.map(({ at, acrossMm }) => `${mm(acrossMm)} across at ${place(at)}`).join('; ');
     const meant = openings.filter(isMeant);
     const not = openings.filter((opening) => !isMeant(opening));
     const mouth = onGround(

@@ -1,5 +1,6 @@
-import { onCutting, tenth } from '../cutWords.ts';
+import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
+import { mm2 } from '../quantity.ts';
 
 /** Pieces that overlap as they lie, or stand over the edge. */
 export const clashingPieces: Rule = ({ cutting }) =>
@@ -9,8 +10,8 @@ export const clashingPieces: Rule = ({ cutting }) =>
       'pieces-clash',
       `Piece ${piece}`,
       other
-        ? `Pieces ${piece} and ${other} overlap, or lie nearer than the gap (${tenth(areaMm2 / 100)} cm2).`
-        : `Piece ${piece} stands over the edge or margin of its sheet by ${tenth(areaMm2 / 100)} cm2.`,
+        ? `Pieces ${piece} and ${other} overlap, or lie nearer than the gap (${mm2(areaMm2, 1)}).`
+        : `Piece ${piece} stands over the edge or margin of its sheet by ${mm2(areaMm2, 1)}.`,
       'Move or turn it, or unpin it and look for a better layout.',
     ),
   );

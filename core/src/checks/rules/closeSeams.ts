@@ -1,5 +1,6 @@
-import { onCutting, tenth } from '../cutWords.ts';
+import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 
 /** Seams nearer to those of the layer below than is wanted. */
 export const closeSeams: Rule = ({ cutting, project }) => {
@@ -11,7 +12,7 @@ export const closeSeams: Rule = ({ cutting, project }) => {
       'seams-close',
       `Layer ${layer}`,
       apart
-        ? `A seam of layer ${layer} runs ${tenth(apart)} mm from a seam of the layer below; ${tenth(apartMm)} mm are wanted.`
+        ? `A seam of layer ${layer} runs ${mm(apart)} from a seam of the layer below; ${mm(apartMm)} are wanted.`
         : `A seam of layer ${layer} crosses a seam of the layer below.`,
       'Use larger sheets for one of the two, or glue a dowel across the seam.',
     ),

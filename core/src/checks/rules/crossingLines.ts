@@ -1,6 +1,7 @@
 import { type Contour, nameOf } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour, where } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';
 
 /** Where lines of two heights cross, the ground cannot have both. */
@@ -13,7 +14,7 @@ export const crossingLines: Rule = ({ project }) => {
     atItem(
       second,
       'lines-cross',
-      `${nameOf(first)} (${first.heightMm} mm) and ${nameOf(second)} (${second.heightMm} mm) cross; the ground there is a compromise.`,
+      `${nameOf(first)} (${mm(first.heightMm)}) and ${nameOf(second)} (${mm(second.heightMm)}) cross; the ground there is a compromise.`,
       'Move one of them so that they do not touch.',
       `${nameOf(second)} at ${where(at)}`,
     ),

@@ -1,5 +1,6 @@
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
+import { mm2 } from '../quantity.ts';
 
 /** So much may a piece differ from what was cut before it is told, as a share of its area. */
 const SAME_AREA = 0.01;
@@ -10,14 +11,13 @@ export const cutOtherwise: Rule = ({ cutting, project }) =>
     pieces.flatMap(({ piece, areaMm2 }): Finding[] => {
       const now = cutting.pieces.find(({ id }) => id === piece);
       if (now && Math.abs(now.areaMm2 - areaMm2) <= SAME_AREA * areaMm2) return [];
-      const cm2 = (mm2: number) => `${Math.round(mm2 / 100)} cm2`;
       return [
         onCutting(
           'warn',
           'cut-otherwise',
           `Piece ${piece}`,
           now
-            ? `Piece ${piece} was cut from ${name} with ${cm2(areaMm2)}; by now it should have ${cm2(now.areaMm2)}.`
+            ? `Piece ${piece} was cut from ${name} with ${mm2(areaMm2)}; by now it should have ${mm2(now.areaMm2)}.`
             : `Piece ${piece} was cut from ${name}, but there is no such piece any more.`,
           'Undo what changed the ground or the stack, carve or fill the difference, or cut it again.',
         ),

@@ -1,6 +1,6 @@
 import { onGround, type Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { each, place } from '../voidWords.ts';
-import { tenth } from '../words.ts';
 
 /** A cable run must lead out, or to a bay. */
 export const deadCables: Rule = (plan) =>
@@ -26,7 +26,7 @@ export const deadCables: Rule = (plan) =>
           id,
           name,
           'cable-end-buried',
-          `An end of ${name} lies ${tenth(deepMm)} mm under the ground at ${place(at)}: nothing can be connected there.`,
+          `An end of ${name} lies ${mm(deepMm)} under the ground at ${place(at)}: nothing can be connected there.`,
           'Bring it up to the ground where its lamp stands, or lead it into a bay.',
         ),
       );

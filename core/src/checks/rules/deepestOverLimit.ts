@@ -1,5 +1,5 @@
 import type { Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** A spot where paste lies deeper than the coats that the rest of the ground needs will bear. */
 export const deepestOverLimit: Rule = ({ takeoff, paste }) =>
@@ -16,7 +16,7 @@ export const deepestOverLimit: Rule = ({ takeoff, paste }) =>
         severity: 'note' as const,
         band: 'surface' as const,
         place: spot.name,
-        message: `${title}: at its deepest spot, in ${spot.name}, ${tenth(spot.deepestMm)} mm; ${coats === 1 ? 'one coat bears' : `${coats} coats bear`} ${tenth(coats * mostPerCoatMm)} mm.`,
+        message: `${title}: at its deepest spot, in ${spot.name}, ${mm(spot.deepestMm)}; ${coats === 1 ? 'one coat bears' : `${coats} coats bear`} ${mm(coats * mostPerCoatMm)}.`,
         remedy: 'Fill that spot first in coats of its own, or glue an offcut into it.',
         step: id,
         ...(spot.deepestAt && { at: spot.deepestAt }),

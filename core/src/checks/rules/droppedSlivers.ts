@@ -1,5 +1,6 @@
-import { onCutting, tenth } from '../cutWords.ts';
+import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
+import { mm2 } from '../quantity.ts';
 
 /** What is too small to be cut. */
 export const droppedSlivers: Rule = ({ cutting, project }) => {
@@ -11,7 +12,7 @@ export const droppedSlivers: Rule = ({ cutting, project }) => {
       'note',
       'slivers-dropped',
       cutting.dropped.map(({ layer }) => `Layer ${layer}`).join(', '),
-      `${count === 1 ? 'A sliver' : `${count} slivers`} smaller than ${tenth(project.cutting.sliverMm2 / 100)} cm2 ${count === 1 ? 'is' : 'are'} left out (${areaMm2 < 10 ? 'less than 0.1' : tenth(areaMm2 / 100)} cm2 together); paste takes ${count === 1 ? 'its' : 'their'} place.`,
+      `${count === 1 ? 'A sliver' : `${count} slivers`} smaller than ${mm2(project.cutting.sliverMm2, 1)} ${count === 1 ? 'is' : 'are'} left out (${areaMm2 < 10 ? `less than ${mm2(10, 1)}` : mm2(areaMm2, 1)} together); paste takes ${count === 1 ? 'its' : 'their'} place.`,
       'Nothing need be done; the threshold is set under "How it is cut".',
     ),
   ];

@@ -1,6 +1,7 @@
 import { baseSize, nameOf } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 
 /** So many layers are more likely a slip of the key, and so is ground higher than the base is long. */
 const MANY_LAYERS = 30;
@@ -19,7 +20,7 @@ export const giantHeights: Rule = ({ project, layers }) => {
     atItem(
       highest.mark,
       'very-high',
-      `${nameOf(highest.mark)} stands at ${highest.heightMm} mm on a base of ${Math.round(widthMm)} by ${Math.round(depthMm)} mm: ${count} layers.`,
+      `${nameOf(highest.mark)} stands at ${mm(highest.heightMm)} on a base of ${mm(widthMm, 0)} by ${mm(depthMm, 0)}: ${count} layers.`,
       'If that is a slip of the key, write the height again; else build a hollow core.',
     ),
   ];

@@ -1,5 +1,6 @@
 import type { Finding, Rule } from '../finding.ts';
 import { isContour, where } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 
 /** Less of the base than this is not worth a word, share. */
 const LEAST_SHARE = 0.02;
@@ -22,7 +23,7 @@ export const guessedGround: Rule = ({ project, ground }) => {
   if (only && !more.length && isContour(only))
     return [
       finding(
-        `One contour alone makes a slab: ${percent} % of the base lies at ${only.heightMm} mm because nothing says otherwise.`,
+        `One contour alone makes a slab: ${percent} % of the base lies at ${mm(only.heightMm)} because nothing says otherwise.`,
         'Draw a second contour or a spot height to say which way it slopes; or draw it as a level outline to mean a bench.',
       ),
     ];

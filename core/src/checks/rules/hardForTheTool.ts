@@ -1,6 +1,7 @@
 import { toolLimits } from '../../cutting/index.ts';
-import { onCutting, tenth } from '../cutWords.ts';
+import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 
 /** Necks and inside corners that are hard to cut with the chosen tool. */
 export const hardForTheTool: Rule = ({ cutting, project }) => {
@@ -14,7 +15,7 @@ export const hardForTheTool: Rule = ({ cutting, project }) => {
           'note',
           'neck-thin',
           `Piece ${id}`,
-          `Piece ${id} has a neck of ${tenth(neck.widthMm)} mm; with a ${tool} ${neckMm} mm holds (common practice, no source).`,
+          `Piece ${id} has a neck of ${mm(neck.widthMm)}; with a ${tool} ${mm(neckMm)} holds (common practice, no source).`,
           'Cut it with a finer tool, leave it wider and carve it, or let it break and glue it.',
         ),
       );
@@ -24,7 +25,7 @@ export const hardForTheTool: Rule = ({ cutting, project }) => {
           'note',
           'corner-tight',
           `Piece ${id}`,
-          `Piece ${id} has inside corners tighter than ${radiusMm} mm, which a ${tool} rounds off (common practice, no source).`,
+          `Piece ${id} has inside corners tighter than ${mm(radiusMm)}, which a ${tool} rounds off (common practice, no source).`,
           'Finish those corners with a knife.',
         ),
       );

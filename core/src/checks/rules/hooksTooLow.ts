@@ -1,4 +1,5 @@
 import type { Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 
 /** A piece on a wall whose hooks lie under its centre of gravity. */
 export const hooksTooLow: Rule = ({ balance }) => {
@@ -9,7 +10,7 @@ export const hooksTooLow: Rule = ({ balance }) => {
       severity: 'warn',
       band: 'stores',
       place: 'On a wall',
-      message: `The hooks lie ${Math.abs(balance.hooks.overMm).toFixed(0)} mm under the centre of gravity: the piece would turn over.`,
+      message: `The hooks lie ${mm(Math.abs(balance.hooks.overMm), 0)} under the centre of gravity: the piece would turn over.`,
       remedy:
         'Fix them higher on the board. Take hooks and plugs rated for several times the load, and follow their maker.',
     },

@@ -1,5 +1,5 @@
 import type { Finding, Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** Houses that no way leads to. */
 export const housesOffTheRoad: Rule = ({ judgements }) =>
@@ -11,7 +11,7 @@ export const housesOffTheRoad: Rule = ({ judgements }) =>
         severity: 'note',
         band: 'ground',
         place: name,
-        message: wayMm === null ? `No way leads to ${name}.` : `The nearest way ends ${tenth(wayMm)} mm from ${name}.`,
+        message: wayMm === null ? `No way leads to ${name}.` : `The nearest way ends ${mm(wayMm)} from ${name}.`,
         remedy: 'Draw a road or steps to its door, if it had one.',
         itemId: id,
       }),

@@ -1,6 +1,6 @@
-import { levelName } from '../../layers/index.ts';
+import { levelName, sayWork } from '../../layers/index.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** No sheet is thinner, mm. */
 const LEAST_SHEET_MM = 1;
@@ -28,13 +28,13 @@ export const levelsOffJoint: Rule = ({ layers, choice, project }) =>
         band: 'layers',
         place: name,
         message: reached
-          ? `${name} should fall on a joint at ${tenth(level.targetMm)} mm of foam; the foam there stands at ${tenth(level.foamThereMm)} mm (${tenth(Math.abs(off))} mm ${off > 0 ? 'over' : 'under'}), though another stack has a joint there.`
-          : `${name} should fall on a joint at ${tenth(level.targetMm)} mm of foam. No stack of these sheets has one there: the nearest are ${tenth(near?.belowMm ?? 0)} mm (${tenth(below)} mm short)${above === null ? ' and none above' : ` and ${tenth(near?.aboveMm ?? 0)} mm (${tenth(above)} mm over)`}.`,
+          ? `${name} should fall on a joint at ${mm(level.targetMm)} of foam; the foam there stands at ${mm(level.foamThereMm)} (${mm(Math.abs(off))} ${off > 0 ? 'over' : 'under'}), though another stack has a joint there.`
+          : `${name} should fall on a joint at ${mm(level.targetMm)} of foam. No stack of these sheets has one there: the nearest are ${mm(near?.belowMm ?? 0)} (${mm(below)} short)${above === null ? ' and none above' : ` and ${mm(near?.aboveMm ?? 0)} (${mm(above)} over)`}.`,
         remedy: reached
           ? 'Let a millimetre off the joint count more, under "How it is chosen".'
           : thick >= LEAST_SHEET_MM
-            ? `A sheet ${wire ? 'or slice ' : ''}of ${tenth(thick)} mm on the joint at ${tenth(near?.belowMm ?? 0)} mm would reach it${wire ? '' : '; so would a bench wire'}. Else ${level.instruction}.`
-            : `Make the level ${tenth(below)} mm lower, or ${level.instruction}.`,
+            ? `A sheet ${wire ? 'or slice ' : ''}of ${mm(thick)} on the joint at ${mm(near?.belowMm ?? 0)} would reach it${wire ? '' : '; so would a bench wire'}. Else ${sayWork(level, mm)}.`
+            : `Make the level ${mm(below)} lower, or ${sayWork(level, mm)}.`,
         ...(level.itemId && { itemId: level.itemId }),
       },
     ];

@@ -1,6 +1,6 @@
 import { onGround, type Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { each } from '../voidWords.ts';
-import { tenth } from '../words.ts';
 
 /** A bay that is to be reached from the side must reach it; one from below must lie on the board. */
 export const lockedBays: Rule = (plan) =>
@@ -14,7 +14,7 @@ export const lockedBays: Rule = (plan) =>
       );
     if (hollow.access === 'from below' && hollow.floorMm > 0.05)
       return say(
-        `${name} is to be reached from below, but ${tenth(hollow.floorMm)} mm of foam lie under it.`,
+        `${name} is to be reached from below, but ${mm(hollow.floorMm)} of foam lie under it.`,
         'Put its floor at 0, on the board, and open the board there.',
       );
     return [];

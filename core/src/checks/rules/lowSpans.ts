@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** A deck with less room under it than is wanted, or none at all. */
 export const lowSpans: Rule = ({ project, spans }) =>
@@ -15,9 +15,9 @@ export const lowSpans: Rule = ({ project, spans }) =>
         nameOf(form),
         'span-too-low',
         tightest.roomMm <= 0
-          ? `${nameOf(form)} lies in ${tightest.over}: its underside is ${tenth(-tightest.roomMm)} mm too low there.`
-          : `${nameOf(form)} leaves ${tenth(tightest.roomMm)} mm over ${tightest.over}; ${tenth(form.clearanceMm)} mm are wanted.`,
-        `Raise the deck by ${tenth(form.clearanceMm - tightest.roomMm)} mm, or lower what lies under it.`,
+          ? `${nameOf(form)} lies in ${tightest.over}: its underside is ${mm(-tightest.roomMm)} too low there.`
+          : `${nameOf(form)} leaves ${mm(tightest.roomMm)} over ${tightest.over}; ${mm(form.clearanceMm)} are wanted.`,
+        `Raise the deck by ${mm(form.clearanceMm - tightest.roomMm)}, or lower what lies under it.`,
       ),
     ];
   });

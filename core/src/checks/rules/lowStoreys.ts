@@ -1,6 +1,6 @@
 import type { Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { inBrief } from '../setWords.ts';
-import { tenth } from '../words.ts';
 
 /** A storey whose tallest thing reaches into the board above. */
 export const lowStoreys: Rule = ({ set }) =>
@@ -10,7 +10,7 @@ export const lowStoreys: Rule = ({ set }) =>
       inBrief(
         `${belowName} under ${aboveName}`,
         'storey-too-low',
-        `${belowName} stands ${tenth(tallestMm)} mm tall; under ${aboveName} there are ${tenth(roomMm)} mm.`,
-        `Raise ${aboveName} by ${tenth(tallestMm - roomMm)} mm, or lower what stands below.`,
+        `${belowName} stands ${mm(tallestMm)} tall; under ${aboveName} there are ${mm(roomMm)}.`,
+        `Raise ${aboveName} by ${mm(tallestMm - roomMm)}, or lower what stands below.`,
       ),
     );

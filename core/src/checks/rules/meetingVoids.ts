@@ -1,6 +1,6 @@
 import { onGround, type Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { place } from '../voidWords.ts';
-import { tenth } from '../words.ts';
 
 /** Two voids with too little between them; a cable that runs into the bay it serves is no fault. */
 export const meetingVoids: Rule = ({ project, voids }) =>
@@ -15,7 +15,7 @@ export const meetingVoids: Rule = ({ project, voids }) =>
         `${aName} and ${bName}`,
         wallMm > 0 ? 'wall-too-thin' : 'voids-meet',
         wallMm > 0
-          ? `Only ${tenth(wallMm)} mm stand between ${aName} and ${bName} at ${place(at)}; ${tenth(wantedMm)} mm are wanted.`
+          ? `Only ${mm(wallMm)} stand between ${aName} and ${bName} at ${place(at)}; ${mm(wantedMm)} are wanted.`
           : `${aName} and ${bName} run into one another at ${place(at)}.`,
         'Move one of them, or set one higher.',
       ),

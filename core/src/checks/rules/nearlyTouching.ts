@@ -1,6 +1,7 @@
 import { type Contour, nameOf } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour, where } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';
 
 /** Lines nearer to one another than this share of a cell leave no ground between them. */
@@ -18,7 +19,7 @@ export const nearlyTouching: Rule = ({ project, ground }) => {
       ...atItem(
         second,
         'lines-nearly-touch',
-        `${nameOf(first)} (${first.heightMm} mm) and ${nameOf(second)} (${second.heightMm} mm) come within ${gapMm.toFixed(1)} mm near ${where(at)}: the ground stands upright there.`,
+        `${nameOf(first)} (${mm(first.heightMm)}) and ${nameOf(second)} (${mm(second.heightMm)}) come within ${mm(gapMm)} near ${where(at)}: the ground stands upright there.`,
         'Move them apart, or draw a cliff there if a wall is meant.',
         `${nameOf(second)} at ${where(at)}`,
       ),

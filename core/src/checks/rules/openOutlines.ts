@@ -2,6 +2,7 @@ import { lineLength } from '../../geometry/index.ts';
 import { nameOf, runOf } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 
 /** Ends of an open contour that stop this near to each other were probably meant to meet, as a share of its length. */
 const NEARLY = 0.12;
@@ -17,7 +18,7 @@ export const openOutlines: Rule = ({ project }) =>
         atItem(
           mark,
           'open-outline',
-          `${nameOf(mark)} is not closed: its ends lie ${gap.toFixed(1)} mm apart.`,
+          `${nameOf(mark)} is not closed: its ends lie ${mm(gap)} apart.`,
           'Tick "closed line", or draw its ends apart.',
         ),
       ];

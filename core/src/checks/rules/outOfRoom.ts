@@ -1,6 +1,6 @@
 import type { Breach } from '../../fit/index.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 const out: Readonly<Record<Breach['side'], { where: string; remedy: string }>> = {
   top: { where: 'too tall for the box', remedy: 'Make it or the ground under it lower, or take a higher box.' },
@@ -26,7 +26,7 @@ export const outOfRoom: Rule = ({ fit }) =>
       severity: 'warn',
       band: 'brief',
       place: name,
-      message: `${name} is ${tenth(byMm)} mm ${out[side].where}.`,
+      message: `${name} is ${mm(byMm)} ${out[side].where}.`,
       remedy: out[side].remedy,
       ...(id ? { itemId: id } : {}),
     }),

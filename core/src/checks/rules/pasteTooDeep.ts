@@ -1,5 +1,5 @@
 import type { Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** More coats than this of one paste are a sign that foam is missing. */
 const MANY_COATS = 3;
@@ -12,6 +12,6 @@ export const pasteTooDeep: Rule = ({ takeoff }) =>
       severity: 'warn',
       band: 'surface',
       place: zones.map(({ name }) => name).join(', '),
-      message: `${title} lies ${drying.kind === 'paste' ? tenth(drying.depthMm) : ''} mm deep: ${coats} coats, each set before the next, and a long drying.`,
+      message: `${title} lies ${drying.kind === 'paste' ? mm(drying.depthMm) : ''} deep: ${coats} coats, each set before the next, and a long drying.`,
       remedy: 'Carve back instead of building up, glue offcuts into the steps, or take a paste that may lie thicker.',
     }));

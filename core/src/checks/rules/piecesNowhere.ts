@@ -1,6 +1,7 @@
 import { bedName } from '../../cutting/index.ts';
-import { onCutting, tenth } from '../cutWords.ts';
+import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
+import { mm, mm2 } from '../quantity.ts';
 
 /** Pieces for which no sheet or offcut has room: by how much. */
 export const piecesNowhere: Rule = ({ cutting, project }) =>
@@ -21,13 +22,13 @@ export const piecesNowhere: Rule = ({ cutting, project }) =>
         'warn',
         'piece-nowhere',
         place,
-        `Piece ${piece} (${Math.round(areaMm2 / 100)} cm2) would fit on ${bed}, but everything of its kind is taken.`,
+        `Piece ${piece} (${mm2(areaMm2)}) would fit on ${bed}, but everything of its kind is taken.`,
         'Look for a better layout, add a sheet, or say that more can be bought.',
       );
     }
     const over = [
-      ...(overLongMm > 0.05 ? [`${tenth(overLongMm)} mm too long`] : []),
-      ...(overWideMm > 0.05 ? [`${tenth(overWideMm)} mm too wide`] : []),
+      ...(overLongMm > 0.05 ? [`${mm(overLongMm)} too long`] : []),
+      ...(overWideMm > 0.05 ? [`${mm(overWideMm)} too wide`] : []),
     ].join(' and ');
     return onCutting(
       'warn',

@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** A thing laid on ground so uneven that it would rock, or stand in the air on one side. */
 export const rockingThings: Rule = ({ project, laid }) =>
@@ -12,7 +12,7 @@ export const rockingThings: Rule = ({ project, laid }) =>
         thing.id,
         nameOf(thing),
         'stands-uneven',
-        `The ground under ${nameOf(thing)} rises ${tenth(read.unevenMm)} mm; bedded ${tenth(thing.beddedMm)} mm it stands in the air on one side.`,
+        `The ground under ${nameOf(thing)} rises ${mm(read.unevenMm)}; bedded ${mm(thing.beddedMm)} it stands in the air on one side.`,
         'Bed it deeper, or put a pad under it.',
       ),
     ];

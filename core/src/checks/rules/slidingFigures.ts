@@ -1,12 +1,12 @@
 import type { Finding, Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** Figures that would slide, rock or reach over the edge. */
 export const slidingFigures: Rule = ({ project, judgements }) =>
   judgements.figures
     .filter(({ stands }) => !stands)
     .map(({ id, name, baseMm, tiltDegrees, unevenMm }): Finding => {
-      const on = `${name} on its ${tenth(baseMm)} mm base`;
+      const on = `${name} on its ${mm(baseMm)} base`;
       const { tiltDegrees: most } = project.judging;
       return {
         code: 'figure-does-not-stand',
@@ -18,7 +18,7 @@ export const slidingFigures: Rule = ({ project, judgements }) =>
             ? `${on} reaches over the edge.`
             : tiltDegrees > most
               ? `${on} would slide: it tilts ${tiltDegrees.toFixed(0)}°, at most ${most}° are wanted.`
-              : `${on} would rock: the ground lies up to ${tenth(unevenMm ?? 0)} mm off it.`,
+              : `${on} would rock: the ground lies up to ${mm(unevenMm ?? 0)} off it.`,
         remedy: 'Move it, or put a pad under it.',
         itemId: id,
       };

@@ -4,8 +4,8 @@ import { catalogueOf } from '../../materials/index.ts';
 import { fillPasteOf, type Project } from '../../project/index.ts';
 import type { Pool } from '../../stack/index.ts';
 import type { Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { lackOf } from '../stackWords.ts';
-import { tenth } from '../words.ts';
 
 /** A summit smaller than this, 15 mm above the last layer, is not foam's business, mm2. */
 const TIP_MM2 = 200;
@@ -26,7 +26,7 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
   // A tip too small for another piece of foam is made of paste.
   if (missing <= deepest || areaAbove(target.curve, layers.topMm + deepest) < TIP_MM2) return [];
   const highest = layers.levels.find((level) => level.targetMm > layers.topMm);
-  const where = highest ? `${levelName(project, highest)} (${tenth(highest.wantedMm)} mm)` : 'The highest ground';
+  const where = highest ? `${levelName(project, highest)} (${mm(highest.wantedMm)})` : 'The highest ground';
   const lacks =
     choice.missing?.shortages.map(({ pool, mm2 }) => lackOf(project, choice.chosen.model.pools[pool], mm2)) ?? [];
   const because = lacks.length ? ` Missing: ${lacks.join(' and ')}.` : reasonFor(project, choice.chosen.model.pools);
@@ -38,8 +38,8 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
       place: where,
       message:
         project.sheets.some((sheet) => sheet.count > 0) || project.offcuts.length
-          ? `${where} stands ${tenth(missing)} mm above the highest stack these sheets make (${tenth(layers.topMm)} mm of foam).${because}`
-          : `There are no sheets, and foam is wanted up to ${tenth(target.curve.highestMm)} mm.${lacks.length ? ` That takes ${lacks.join(' and ')}.` : ''}`,
+          ? `${where} stands ${mm(missing)} above the highest stack these sheets make (${mm(layers.topMm)} of foam).${because}`
+          : `There are no sheets, and foam is wanted up to ${mm(target.curve.highestMm)}.${lacks.length ? ` That takes ${lacks.join(' and ')}.` : ''}`,
       remedy: 'Add sheets or more of a kind in Layers, or lower the ground.',
       ...(highest && { itemId: highest.itemId }),
     },

@@ -1,6 +1,7 @@
 import { nameOf } from '../../project/index.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { sayGradient, tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
+import { sayGradient } from '../words.ts';
 
 /** A way steeper than its limit. */
 export const steepWays: Rule = ({ project, ground }) =>
@@ -10,14 +11,14 @@ export const steepWays: Rule = ({ project, ground }) =>
     const climb = Math.abs(ends.toMm - ends.fromMm);
     const limit = form.gradientPercent / 100;
     if (climb <= limit * ends.lengthMm + 0.05) return [];
-    const longer = limit ? `make it ${tenth(climb / limit - ends.lengthMm)} mm longer, or ` : '';
+    const longer = limit ? `make it ${mm(climb / limit - ends.lengthMm)} longer, or ` : '';
     return [
       onGround(
         form.id,
         nameOf(form),
         'way-too-steep',
-        `${nameOf(form)} climbs ${tenth((100 * climb) / ends.lengthMm)} % (${sayGradient(climb / ends.lengthMm)}); its limit is ${form.gradientPercent} %.`,
-        `Bring its ends ${tenth(climb - limit * ends.lengthMm)} mm nearer in height${longer ? `, ${longer}raise the limit.` : ', or raise the limit.'}`,
+        `${nameOf(form)} climbs ${((100 * climb) / ends.lengthMm).toFixed(1)} % (${sayGradient(climb / ends.lengthMm)}); its limit is ${form.gradientPercent} %.`,
+        `Bring its ends ${mm(climb - limit * ends.lengthMm)} nearer in height${longer ? `, ${longer}raise the limit.` : ', or raise the limit.'}`,
       ),
     ];
   });

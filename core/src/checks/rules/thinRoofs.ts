@@ -1,6 +1,6 @@
 import { onGround, type Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { each, place } from '../voidWords.ts';
-import { tenth } from '../words.ts';
 
 /** A roof that the builder's own limit calls too thin. */
 export const thinRoofs: Rule = (plan) =>
@@ -12,7 +12,7 @@ export const thinRoofs: Rule = (plan) =>
             id,
             name,
             'roof-too-thin',
-            `The roof of ${name} is ${tenth(thinnestMm)} mm thin at ${place(thinnestAt)}; ${tenth(roofLeastMm)} mm are wanted.`,
+            `The roof of ${name} is ${mm(thinnestMm)} thin at ${place(thinnestAt)}; ${mm(roofLeastMm)} are wanted.`,
             'Lower it, make it less high inside, or raise the ground over it.',
           ),
         ],

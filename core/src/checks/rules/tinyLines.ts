@@ -2,6 +2,7 @@ import { lineLength } from '../../geometry/index.ts';
 import { nameOf, runOf } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 
 /** A line so short that the lattice hardly sees it. */
 export const tinyLines: Rule = ({ project, ground }) =>
@@ -11,7 +12,7 @@ export const tinyLines: Rule = ({ project, ground }) =>
       atItem(
         mark,
         'tiny-line',
-        `${nameOf(mark)} is shorter than three cells of the ground (${ground.grid.cellMm} mm each).`,
+        `${nameOf(mark)} is shorter than three cells of the ground (${mm(ground.grid.cellMm)} each).`,
         'Use a spot height instead.',
       ),
     );

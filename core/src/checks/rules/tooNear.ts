@@ -1,5 +1,5 @@
 import type { Finding, Rule } from '../finding.ts';
-import { tenth } from '../words.ts';
+import { mm } from '../quantity.ts';
 
 /** Two things that run into one another, or stand nearer than they may. */
 export const tooNear: Rule = ({ fit }) =>
@@ -11,9 +11,9 @@ export const tooNear: Rule = ({ fit }) =>
       place: `${aName} and ${bName}`,
       message:
         gapMm < 0
-          ? `${aName} and ${bName} run ${tenth(-gapMm)} mm into one another.`
-          : `${aName} stands ${tenth(gapMm)} mm from ${bName}; ${tenth(wantedMm)} mm are to be kept free.`,
-      remedy: `Move one of them ${tenth(wantedMm - gapMm)} mm away, or make one smaller.`,
+          ? `${aName} and ${bName} run ${mm(-gapMm)} into one another.`
+          : `${aName} stands ${mm(gapMm)} from ${bName}; ${mm(wantedMm)} are to be kept free.`,
+      remedy: `Move one of them ${mm(wantedMm - gapMm)} away, or make one smaller.`,
       itemId: aId,
     }),
   );

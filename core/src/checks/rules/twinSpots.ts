@@ -1,6 +1,7 @@
 import { type Item, nameOf } from '../../project/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem } from '../markWords.ts';
+import { mm } from '../quantity.ts';
 
 /** Two spot heights on one point cannot both be met. */
 export const twinSpots: Rule = ({ project }) => {
@@ -18,7 +19,7 @@ export const twinSpots: Rule = ({ project }) => {
       atItem(
         mark,
         'spots-on-one-point',
-        `${nameOf(other)} and ${nameOf(mark)} stand on one point${same ? '' : ` with ${other.heightMm} and ${mark.heightMm} mm`}.`,
+        `${nameOf(other)} and ${nameOf(mark)} stand on one point${same ? '' : ` with ${other.heightMm} and ${mm(mark.heightMm)}`}.`,
         'Delete one of them or move it.',
       ),
     ];

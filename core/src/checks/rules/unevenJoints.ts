@@ -1,6 +1,6 @@
 import type { Rule } from '../finding.ts';
+import { mm } from '../quantity.ts';
 import { inBrief } from '../setWords.ts';
-import { tenth } from '../words.ts';
 
 /** Sides that lie against one another and do not meet. */
 export const unevenJoints: Rule = ({ set }) =>
@@ -11,8 +11,8 @@ export const unevenJoints: Rule = ({ set }) =>
         `${aName} and ${bName}`,
         'edges-do-not-meet',
         longerMm >= 1
-          ? `The ${aSide} of ${aName} and the ${bSide} of ${bName} differ in length by ${tenth(longerMm)} mm.`
-          : `The ${aSide} of ${aName} and the ${bSide} of ${bName} do not meet: a step of ${tenth(mostMm)} mm, ${tenth(atMm)} mm along.`,
+          ? `The ${aSide} of ${aName} and the ${bSide} of ${bName} differ in length by ${mm(longerMm)}.`
+          : `The ${aSide} of ${aName} and the ${bSide} of ${bName} do not meet: a step of ${mm(mostMm)}, ${mm(atMm)} along.`,
         'Give both sides the same profile in Brief, or stand another tile there.',
       ),
     );

@@ -37,6 +37,9 @@ function clearOf([x, y]: Point, edge: Ring): boolean {
   for (let k = 0; k < edge.length; k++) {
     const [ax, ay] = edge[k];
     const [bx, by] = edge[(k + 1) % edge.length];
+    // Most of an edge is far away: its boxes tell at once.
+    if (Math.min(ax, bx) - x > AT_EDGE_MM || x - Math.max(ax, bx) > AT_EDGE_MM) continue;
+    if (Math.min(ay, by) - y > AT_EDGE_MM || y - Math.max(ay, by) > AT_EDGE_MM) continue;
     const [dx, dy] = [bx - ax, by - ay];
     const square = dx * dx + dy * dy;
     const t = square ? Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / square)) : 0;

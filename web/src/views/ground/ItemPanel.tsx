@@ -51,7 +51,7 @@ export function ItemPanel({ item }: { item: Item }) {
               <Line name="Foam wanted" remark="less the skin">
                 <Figure text={say.mm(level.targetMm)} />
               </Line>
-              <Line name="Foam there" remark={sayWork(level, units)}>
+              <Line name="Foam there" remark={sayWork(level, say.mm)}>
                 <Figure text={say.mm(level.foamThereMm)} />
               </Line>
               <Line

@@ -38,7 +38,7 @@ export function LevelsPage({ stack }: { stack: StackReport }) {
             <td
               className={`whitespace-nowrap pr-2 ${level.work === 'carve' ? 'text-clay' : level.work === 'fill' ? 'text-ochre-text' : ''}`}
             >
-              {sayWork(level, units)}
+              {sayWork(level, say.mm)}
             </td>
             <td className="figure whitespace-nowrap pr-2 text-right">{sayTolerance(level.errorMixed, units)}</td>
             <td className="figure whitespace-nowrap pr-2 text-right">{sayTolerance(level.errorWorst, units)}</td>

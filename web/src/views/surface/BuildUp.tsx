@@ -15,11 +15,21 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { type Coat, catalogueOf, type Finding, freeId, newCoat, operationWords, type Recipe } from '@hosket/core';
+import {
+  type Coat,
+  catalogueOf,
+  type Finding,
+  findingIn,
+  freeId,
+  newCoat,
+  operationWords,
+  type Recipe,
+} from '@hosket/core';
 import { GripVertical, Plus, Trash2, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { coatTexture } from '../../instruments/coatTextures.tsx';
 import { useProject } from '../../store/projectStore.ts';
+import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useSay } from '../../ui/Figures.tsx';
 import { FindingItem } from '../FindingItem.tsx';
@@ -135,6 +145,8 @@ interface BandProps {
 function Band({ coat, wrong, open, onOpen }: BandProps) {
   const project = useProject();
   const say = useSay();
+  const units = useView((view) => view.units);
+  const said = wrong && findingIn(wrong, units).message;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: coat.id,
   });
@@ -169,8 +181,8 @@ function Band({ coat, wrong, open, onOpen }: BandProps) {
         <span className="text-xs text-muted"> {coatRemark(coat, say.mm)}</span>
       </button>
       {wrong && (
-        <span className="flex shrink-0 items-center pr-2 text-ochre-text" title={wrong.message}>
-          <TriangleAlert size={15} aria-label={`Wants attention: ${wrong.message}`} role="img" />
+        <span className="flex shrink-0 items-center pr-2 text-ochre-text" title={said}>
+          <TriangleAlert size={15} aria-label={`Wants attention: ${said}`} role="img" />
         </span>
       )}
     </li>
