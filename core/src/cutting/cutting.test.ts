@@ -22,7 +22,7 @@ import {
   toggleCut,
 } from '../project/index.ts';
 import { areaOutside, commonArea, distanceBetween } from '../testing/judge.ts';
-import { offcutOutline, rectangle } from './beds.ts';
+import { bedName, offcutOutline, rectangle } from './beds.ts';
 import { clashesOn } from './judge.ts';
 import { insideRadiusOf, neckOf } from './neck.ts';
 import { excessOn } from './nowhere.ts';
@@ -298,7 +298,7 @@ describe('cutting Harl Quarry', () => {
       areaMm2: bed.areaMm2,
       beds: [
         {
-          name: bed.id,
+          name: bedName(quarry, bed.id),
           outline: [...bed.outline].map(([x, y]) => [x, y]),
           pieces: bed.pieces.map(({ piece, lies }) => ({
             piece,

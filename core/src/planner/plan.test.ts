@@ -305,7 +305,7 @@ describe('findings', () => {
       small(hill, { sheets: [{ ...startProject('s', '2027-03-01').sheets[0], widthMm: 80, depthMm: 100, count: 1 }] }),
     ).report.findings.find(({ code }) => code === 'stack-too-low');
     expect(low?.severity).toBe('stop');
-    expect(low?.message).toMatch(/circle at 60 \(60 mm\) stands \d+\.\d mm above the highest stack/);
+    expect(low?.message).toMatch(/circle at 60 \(60 mm\) stands \d+(\.\d)? mm above the highest stack/);
     const tiny = small(hill, {
       sheets: [{ ...startProject('s', '2027-03-01').sheets[0], widthMm: 60, depthMm: 60, count: 40 }],
     });

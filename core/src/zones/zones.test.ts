@@ -14,7 +14,7 @@ import {
 } from '../project/index.ts';
 import { shadePercent } from './fields.ts';
 import { suggestedZones } from './suggest.ts';
-import { zonesOf } from './zones.ts';
+import { namedZones, zonesOf } from './zones.ts';
 
 const start: Project = {
   ...startProject('p', '2027-03-01'),
@@ -209,6 +209,6 @@ describe('the suggestion', () => {
     expect(covers).toContain('road');
     expect(covers).not.toContain('rock');
     expect(reads.find(({ cover }) => cover === 'road')?.percent).toBeCloseTo(15, -1);
-    expect(zonesOf({ ...flat, zones }, ground).zones).toEqual(reads);
+    expect(namedZones({ ...flat, zones }, zonesOf({ ...flat, zones }, ground).zones)).toEqual(reads);
   });
 });
