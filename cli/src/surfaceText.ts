@@ -37,7 +37,7 @@ export function surfaceText(project: Project, report: PlanReport, system: UnitSy
     rule('Amounts'),
   ];
   for (const { title, handsOn, batches, materials } of report.takeoff) {
-    lines.push(`  ${title}: ${sayMinutes(handsOn.likely)}${batches ? `, ${sayBatches(batches, ml)}` : ''}\n`);
+    lines.push(`  ${title}: ${sayMinutes(handsOn.likely)}${batches ? `, ${sayBatches(batches, ml, cm2)}` : ''}\n`);
     for (const { name, amount } of materials) {
       const said = sayAmount(amount, system);
       lines.push(`    ${name}: ${said.likely}${said.range ? ` (${said.range})` : ''}\n`);

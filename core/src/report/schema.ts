@@ -65,6 +65,7 @@ const stageSchema = z.strictObject({
       of: z.enum(['bowl', 'patch']),
       count: z.number().int(),
       mlEach: z.number(),
+      eachMm2: z.number().nullable(),
       recipe: z.array(z.string()),
       why: z.string(),
     })

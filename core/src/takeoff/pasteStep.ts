@@ -184,6 +184,7 @@ function bowls(
       ...(water ? [`${each(water)} ml of water`] : []),
       ...stirred.map(({ name, amount }) => `${each(amount)} ml ${name.replace('of it', 'of')}`),
     ],
+    eachMm2: null,
     why: `${Math.round(spreadMin)} min of spreading against ${sure} min of sure working time${coats > 1 ? `; ${coats} coats` : ''}`,
   };
 }

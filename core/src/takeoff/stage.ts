@@ -73,6 +73,8 @@ export interface Batches {
   of: 'bowl' | 'patch';
   count: number;
   mlEach: number;
+  /** How much ground each is for, at most, where it goes by that. */
+  eachMm2: number | null;
   /** What goes into each. */
   recipe: string[];
   why: string;

@@ -1,4 +1,5 @@
 import type { Rule } from '../finding.ts';
+import { mm2 } from '../quantity.ts';
 
 /** Grass glue that would skin over before all of its ground is covered. */
 export const grassGlueSkins: Rule = ({ takeoff }) =>
@@ -10,7 +11,7 @@ export const grassGlueSkins: Rule = ({ takeoff }) =>
             severity: 'note' as const,
             band: 'surface' as const,
             place: zones.map(({ name }) => name).join(', '),
-            message: `${title}: the glue would skin over before all of it is covered (${batches.why}).`,
+            message: `${title}: the glue would skin over before all of it is covered (${batches.eachMm2 === null ? '' : `in patches of about ${mm2(batches.eachMm2)}; `}${batches.why}).`,
             remedy: `Glue and cover it in ${batches.count} patches.`,
             step: id,
           },

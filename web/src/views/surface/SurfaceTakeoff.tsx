@@ -66,6 +66,7 @@ function Step({ step, report }: { step: StageReport; report: PlanReport }) {
           <strong>
             {batches.count} {batches.count === 1 ? word : word === 'patch' ? 'patches' : `${word}s`} of about{' '}
             {say.volume(batches.mlEach)}
+            {batches.eachMm2 !== null && ` on ${say.area(batches.eachMm2)}`}
           </strong>
           {batches.recipe.length > 0 && `${batches.count > 1 ? ', each' : ':'} ${batches.recipe.join(' and ')}`}{' '}
           <span className="text-muted">({batches.why})</span>
