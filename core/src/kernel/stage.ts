@@ -26,22 +26,21 @@ export interface Lag<I, N, V> {
   peek: <W>(stage: Stage<I, W>) => W | undefined;
 }
 
-// biome-ignore lint/suspicious/noExplicitAny: what a stage gives and is given stands in its own declaration; a table holds stages of every kind.
-type Whatever = any;
-export type AnyStage<I> = Stage<I, Whatever>;
+/** A table holds stages of every kind: what each gives and is given stands in its own declaration. */
+export type AnyStage<I> = Stage<I, unknown>;
 export type Needs<I> = Record<string, AnyStage<I>>;
-type Results<N> = { [K in keyof N]: N[K] extends Stage<Whatever, infer V> ? V : never };
+type Results<N> = { [K in keyof N]: N[K] extends Stage<never, infer V> ? V : never };
 
 export interface Stage<I, V> {
   /** Results are kept by it: two stages of one name are one stage. */
   readonly name: string;
   readonly needs: Needs<I>;
   /** Works in pieces where it takes long: between two of them something newer may break it off. */
-  readonly run: (given: Given<I, Whatever>) => V | Generator<undefined, V>;
+  run(given: Given<I, unknown>): V | Generator<undefined, V>;
   /** Whether, in a quick run, the result of before will do although something has changed. */
-  readonly lags: ((given: Lag<I, Whatever, V>) => boolean) | null;
+  lags?(given: Lag<I, unknown, V>): boolean;
   /** Whether a result is to be worked out again when the run is not quick. */
-  readonly near: ((value: V) => boolean) | null;
+  near?(value: V): boolean;
   /** Compared by content: a result that says the same as the last one counts as the last one, and what needs it is not run again. */
   readonly byContent: boolean;
 }
@@ -55,15 +54,15 @@ export const stagesOf =
     name,
     needs,
     run,
-    lags = null,
-    near = null,
+    lags,
+    near,
     byContent = false,
   }: {
     name: string;
     needs: N;
     run: (given: Given<I, Results<N>>) => R;
-    lags?: ((given: Lag<I, Results<N>, NoInfer<Result<R>>>) => boolean) | null;
-    near?: ((value: NoInfer<Result<R>>) => boolean) | null;
+    lags?: (given: Lag<I, Results<N>, NoInfer<Result<R>>>) => boolean;
+    near?: (value: NoInfer<Result<R>>) => boolean;
     byContent?: boolean;
   }): Stage<I, Result<R>> => ({
     name,
