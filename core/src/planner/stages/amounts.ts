@@ -4,7 +4,7 @@ import type { School } from '../../project/index.ts';
 import type { Worked } from '../../report/index.ts';
 import { onGround, surfacesOf, takeoffOf } from '../../takeoff/index.ts';
 import { type Input, stage } from '../input.ts';
-import { choice } from './choice.ts';
+import { isOther } from './choice.ts';
 import { cutting } from './cutting.ts';
 import { ground } from './ground.ts';
 import { chosenLayers, layersBy } from './layers.ts';
@@ -30,7 +30,7 @@ const aboveBy = (school: School) =>
     name: `cover, ${school}`,
     needs: { ground, zones, worn, paste: pasteBy(school) },
     run: ({ input, needs }) => aboveOf(input, needs, needs.paste),
-    lags: ({ peek }) => peek(choice)?.chosen.school !== school,
+    lags: isOther(school),
   });
 
 const chosenAbove = stage({
@@ -53,7 +53,7 @@ export const workedBy = (school: School) =>
       const takeoff = takeoffOf(project, layers.plan, above, null);
       return { plan: layers.plan, above, takeoff, days: daysOf(project, layers.plan, takeoff) };
     },
-    lags: ({ peek }) => peek(choice)?.chosen.school !== school,
+    lags: isOther(school),
   });
 
 /** Amounts, minutes and days of what is built: what is used of sheets is what the pieces are laid on. */

@@ -1,4 +1,12 @@
-import { cheapestOf, chooseFor, offersOf, type SchoolChoice, type Track, trackFor } from '../../choice/index.ts';
+import {
+  type Choice,
+  cheapestOf,
+  chooseFor,
+  offersOf,
+  type SchoolChoice,
+  type Track,
+  trackFor,
+} from '../../choice/index.ts';
 import { type School, schools } from '../../project/index.ts';
 import { stage } from '../input.ts';
 import { stackGround } from './stackGround.ts';
@@ -48,3 +56,11 @@ export const choice = stage({
     return chooseFor(project, needs.stackGround, needs.tracks, bySchool, needs.offers);
   },
 });
+
+/** Whether a school is known not to be the one that is built: then a quick answer may leave what follows from it as it was. */
+export const isOther =
+  (school: School) =>
+  ({ peek }: { peek: (from: typeof choice) => Choice | undefined }): boolean => {
+    const made = peek(choice);
+    return made !== undefined && made.chosen.school !== school;
+  };

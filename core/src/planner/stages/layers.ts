@@ -1,7 +1,7 @@
 import { type LayerPlan, layerPlan } from '../../layers/index.ts';
 import type { School } from '../../project/index.ts';
 import { stage } from '../input.ts';
-import { cheapest, choice } from './choice.ts';
+import { cheapest, choice, isOther } from './choice.ts';
 import { layerLand } from './stackGround.ts';
 
 /** What is in the shed, as far as stacks are cut from it. */
@@ -22,7 +22,7 @@ export const layersBy = (school: School) =>
       return { of: needs.stock, plan: layerPlan(project, needs.layerLand, model, school, found.steps, found.costMin) };
     },
     // Schools that are not chosen may, as long as the sheets are there that they are cut from.
-    lags: ({ needs, before, peek }) => before.of === needs.stock && peek(choice)?.chosen.school !== school,
+    lags: (given) => given.before.of === given.needs.stock && isOther(school)(given),
   });
 
 /** The stack that is built: that of its school where nothing else was wished for. */

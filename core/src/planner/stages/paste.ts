@@ -1,7 +1,7 @@
 import { type LayerPlan, type PasteMap, pasteOfZones } from '../../layers/index.ts';
 import type { School } from '../../project/index.ts';
 import { stage } from '../input.ts';
-import { choice } from './choice.ts';
+import { isOther } from './choice.ts';
 import { chosenLayers, layersBy } from './layers.ts';
 import { layerLand } from './stackGround.ts';
 import { zoneAreas } from './zones.ts';
@@ -23,7 +23,7 @@ export const pasteBy = (school: School) =>
     name: `paste, ${school}`,
     needs: { ...needs, layers: layersBy(school) },
     run: (given) => pasteFor(given.needs, given.needs.layers.plan),
-    lags: ({ peek }) => peek(choice)?.chosen.school !== school,
+    lags: isOther(school),
   });
 
 /** Paste on the stack that is built: once, where that is the stack of a school. */
