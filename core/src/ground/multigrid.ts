@@ -1,5 +1,6 @@
 import { type Factor, solveBy } from './cholesky.ts';
-import { applyStiffness, type Stiffness, sweep, sweepFew, sweepPairs } from './stiffness.ts';
+import { type Spectrum, smallestOf } from './spectrum.ts';
+import { applyStiffness, type Stiffness, sweepFew, sweepPairs, sweepTwice } from './stiffness.ts';
 import { gather, spread, type Transfer } from './transfer.ts';
 
 /** One lattice of the stack, finest first, each of twice the cell of the one before: its stiffness, its held nodes and room to work in. */
@@ -16,11 +17,11 @@ export interface Level {
   factor: Factor | null;
 }
 
-/** Sweeps over the whole lattice before and after the visit to the coarser one. */
-const SWEEPS = 2;
+/** The smallest eigenvalue is found from above: this much of it is trusted. */
+const SURE = 0.5;
 /** Sweeps over the nodes at edges, creases and pins alone, which come to rest most slowly and are few: in each visit, and before the first. */
 const SWEEPS_OF_FEW = 2;
-const SWEEPS_OF_PAIRS = 4;
+const SWEEPS_OF_PAIRS = 2;
 const SWEEPS_AT_FIRST = 8;
 
 /**
@@ -34,11 +35,10 @@ function visit(levels: readonly Level[], k: number): void {
     return;
   }
   change.fill(0);
-  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, change, wanted, false);
+  sweepTwice(stiffness, change, wanted, false);
   for (let s = 0; s < SWEEPS_OF_FEW; s++) sweepFew(stiffness, change, wanted, s % 2 === 0);
   for (let s = 0; s < SWEEPS_OF_PAIRS; s++) sweepPairs(stiffness, change, wanted, s % 2 === 1);
-  applyStiffness(stiffness, change, rest);
-  for (let n = 0; n < rest.length; n++) rest[n] = held[n] ? 0 : wanted[n] - rest[n];
+  applyStiffness(stiffness, change, rest, wanted);
   const coarse = levels[k + 1];
   gather(transfer, rest, coarse.wanted);
   for (let c = 0; c < coarse.wanted.length; c++) if (coarse.held[c]) coarse.wanted[c] = 0;
@@ -46,7 +46,7 @@ function visit(levels: readonly Level[], k: number): void {
   spread(transfer, coarse.change, change, held);
   for (let s = SWEEPS_OF_PAIRS - 1; s >= 0; s--) sweepPairs(stiffness, change, wanted, s % 2 === 0);
   for (let s = SWEEPS_OF_FEW - 1; s >= 0; s--) sweepFew(stiffness, change, wanted, s % 2 !== 0);
-  for (let s = 0; s < SWEEPS; s++) sweep(stiffness, change, wanted, true);
+  sweepTwice(stiffness, change, wanted, true);
 }
 
 /** Room for conjugate gradients on one lattice. */
@@ -63,6 +63,9 @@ export const roomFor = (nodes: number): Room => ({
 /**
  * Brings z to rest over its free nodes: conjugate gradients, each step led by a visit to the coarser lattices. Ends when no node is
  * further than about `nearMm` from rest, or after `most` steps. Yields between steps.
+ *
+ * What a visit would still change falls short of the way that is left where the coarser lattices see too little of it, at worst by the
+ * smallest eigenvalue of visit x stiffness; the steps so far tell that (Lanczos).
  */
 export function* settle(
   levels: readonly Level[],
@@ -73,40 +76,39 @@ export function* settle(
 ): Generator<undefined, void> {
   const { stiffness, wanted: rest, change } = levels[0];
   const { direction, image } = room;
+  const spectrum: Spectrum = { diagonal: [], beside: [] };
   for (let s = 0; s < SWEEPS_AT_FIRST; s++) sweepFew(stiffness, z, stiffness.force, s % 2 === 0);
-  image.fill(0);
-  applyStiffness(stiffness, z, image);
-  for (let n = 0; n < z.length; n++) rest[n] = stiffness.force[n] - image[n];
+  rest.fill(0);
+  applyStiffness(stiffness, z, rest, stiffness.force);
   direction.fill(0);
-  let before = 0;
+  image.fill(0);
+  let [before, strideBefore] = [0, 1];
   for (let step = 0; step < most; step++) {
     visit(levels, 0);
-    if (furthest(change) < nearMm) return;
-    const now = product(rest, change);
+    const { now, furthest } = weighed(rest, change);
+    if (furthest < nearMm * SURE * smallestOf(spectrum)) return;
     if (!(now > 0)) return;
-    turn(direction, change, step === 0 ? 0 : now / before);
-    applyStiffness(stiffness, direction, image);
-    const stride = now / product(direction, image);
+    const share = step === 0 ? 0 : now / before;
+    turn(direction, change, share);
+    const stride = now / applyStiffness(stiffness, direction, image);
     if (!(stride > 0)) return;
     go(z, direction, rest, image, stride);
-    before = now;
+    if (step > 0) spectrum.beside.push(Math.sqrt(share) / strideBefore);
+    spectrum.diagonal.push(1 / stride + share / strideBefore);
+    [before, strideBefore] = [now, stride];
     yield;
   }
 }
 
-function furthest(change: Float64Array): number {
-  let most = 0;
-  for (let n = 0; n < change.length; n++) {
+/** The product of what is left with the change that a visit makes, and the furthest that any node changes. */
+function weighed(rest: Float64Array, change: Float64Array): { now: number; furthest: number } {
+  let [now, furthest] = [0, 0];
+  for (let n = 0; n < rest.length; n++) {
+    now += rest[n] * change[n];
     const far = Math.abs(change[n]);
-    if (far > most) most = far;
+    if (far > furthest) furthest = far;
   }
-  return most;
-}
-
-function product(a: Float64Array, b: Float64Array): number {
-  let sum = 0;
-  for (let n = 0; n < a.length; n++) sum += a[n] * b[n];
-  return sum;
+  return { now, furthest };
 }
 
 function turn(direction: Float64Array, change: Float64Array, share: number): void {

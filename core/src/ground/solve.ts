@@ -6,9 +6,9 @@ import type { ShapeLine } from './shapeLines.ts';
 import { holdStill, levelOf, levelsOf, refined, type Storey, storeysOf } from './storeys.ts';
 
 /** A lattice has come to rest when its nodes are nearer than this to where they belong, mm. */
-const REST_MM = 0.0012;
+const REST_MM = 0.01;
 /** One that only leads to a finer one need not be as near. */
-const REST_ON_THE_WAY_MM = 0.01;
+const REST_ON_THE_WAY_MM = 0.1;
 /** The most steps to rest: far more than are ever needed, so that bad luck ends. */
 const MOST_STEPS = 60;
 /** Ground between lines may pass their heights by less than this, mm. */

@@ -1,8 +1,19 @@
 import { addBending, addTension, type Creased, inWindow, REACH, specialNodes, WINDOW } from './creases.ts';
 import type { Pins } from './lattice.ts';
 
-/** How hard a pin holds, against bending at weight 1: a crease of 1 mm a cell gives way by about a hundredth of a millimetre. */
-const PIN_WEIGHT = 250;
+/** How hard pins hold, against bending at weight 1: those between nodes, and those that carry ground on straight to a line (hinges). */
+export interface Hold {
+  pin: number;
+  hinge: number;
+}
+
+/** A crease of 1 mm a cell gives way by about a hundredth of a millimetre. */
+export const FIRM: Hold = { pin: 250, hinge: 250 };
+/**
+ * On coarser lattices, which only lead to the finest: softer, hinges most of all. A coarse lattice has few nodes to turn about a winding line
+ * with; hinges as hard as the finest's lock it there, and the steps to rest are twice as many (tried from 0.03 to 1 times).
+ */
+export const YIELDING: Hold = { pin: 100, hinge: 20 };
 
 /**
  * The energy that the ground makes least, as a matrix: bending (sum of squared second differences) plus tension (squared first
@@ -28,17 +39,28 @@ export interface Stiffness {
   weights: Float64Array;
   /** The own rows' weights of the node itself, which are not among `weights`. */
   diagonal: Float64Array;
-  /** Nodes that a pin ties two and two, pair by pair. */
-  pairs: Int32Array;
+  /** Where in each lattice row its runs and its own rows begin; one more for the end. */
+  runsFrom: Int32Array;
+  ownFrom: Int32Array;
+  /** Nodes that a pin ties two and two. */
+  pairs: Pairs;
   /** What the pins' heights pull with: the right-hand side. */
   force: Float64Array;
+}
+
+/** Pairs of own rows, each with what the two weigh on one another and the inverse of their determinant. */
+interface Pairs {
+  /** Two rows a pair. */
+  rows: Int32Array;
+  ties: Float64Array;
+  inverses: Float64Array;
 }
 
 const centreOf = (bend: number, pull: number) => 20 * bend + 4 * pull;
 const sideOf = (bend: number, pull: number) => 8 * bend + pull;
 
 /** The stiffness of a lattice; nodes that are `held` do not move. */
-export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Pins): Stiffness {
+export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Pins, hold: Hold): Stiffness {
   const { columns, rows, label, bend, pull } = creased;
   const special = specialNodes(creased);
   const own = new Int32Array(columns * rows);
@@ -61,17 +83,31 @@ export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Pins): Sti
   const ownNodes = new Int32Array(count);
   for (let n = 0; n < own.length; n++) if (own[n]) ownNodes[own[n] - 1] = n;
   const force = new Float64Array(own.length);
-  addPins(pins, creased, own, windows, force);
+  addPins(pins, hold, creased, own, windows, force);
+  const runs = runsOf(creased, own, held);
   return {
     columns,
     rows,
     own,
     ownNodes,
     force,
-    pairs: pairsOf(pins, own),
-    ...runsOf(creased, own, held),
+    ...runs,
+    runsFrom: firstInRow(runs.runs, 2, columns, rows),
+    ownFrom: firstInRow(ownNodes, 1, columns, rows),
+    pairs: pairsOf(pins, own, columns, windows),
     ...ownRows(own, columns, windows, count),
   };
+}
+
+/** Of ascending node numbers, every `stride`-th one counted: how many stand before each lattice row. */
+function firstInRow(nodes: Int32Array, stride: number, columns: number, rows: number): Int32Array {
+  const from = new Int32Array(rows + 1);
+  const count = nodes.length / stride;
+  for (let j = 1, k = 0; j <= rows; j++) {
+    while (k < count && nodes[k * stride] < j * columns) k++;
+    from[j] = k;
+  }
+  return from;
 }
 
 /** The runs of free nodes with the plain stencil. Nodes within REACH of the edge have rows of their own, so that no run leaves its lattice row. */
@@ -106,6 +142,7 @@ function plainRow(window: Float64Array, bend: number, pull: number): void {
 
 function addPins(
   pins: Pins,
+  { pin, hinge }: Hold,
   { columns, label, pull }: Creased,
   own: Int32Array,
   windows: Float64Array,
@@ -117,7 +154,7 @@ function addPins(
     let strongest = 0;
     for (let a = 4 * k; a < 4 * k + 4; a++)
       if (weights[a] !== 0 && own[nodes[a]] !== 0) strongest = Math.max(strongest, pull[label[nodes[a]]]);
-    const hold = PIN_WEIGHT * (1 + strongest);
+    const hold = (Math.min(weights[4 * k], weights[4 * k + 1]) < 0 ? hinge : pin) * (1 + strongest);
     for (let a = 4 * k; a < 4 * k + 4; a++) {
       const n = nodes[a];
       if (weights[a] === 0 || own[n] === 0) continue;
@@ -132,14 +169,26 @@ function addPins(
   }
 }
 
-function pairsOf({ nodes, weights }: Pins, own: Int32Array): Int32Array {
-  const pairs: number[] = [];
+/** In the order of their rows: a sweep over them then goes through the lattice, and what it needs is at hand. */
+function pairsOf({ nodes, weights }: Pins, own: Int32Array, columns: number, windows: Float64Array): Pairs {
+  const size = WINDOW * WINDOW;
+  const middle = inWindow(0, 0);
+  const pairs: { rowA: number; rowB: number; tie: number }[] = [];
   for (let p = 0; p < nodes.length; p += 4) {
-    const [a, b] = [nodes[p], nodes[p + 1]];
-    if (a === b || weights[p] === 0 || weights[p + 1] === 0 || weights[p + 2] !== 0 || weights[p + 3] !== 0) continue;
-    if (own[a] && own[b]) pairs.push(Math.min(a, b), Math.max(a, b));
+    if (weights[p] === 0 || weights[p + 1] === 0 || weights[p + 2] !== 0 || weights[p + 3] !== 0) continue;
+    const [a, b] = [Math.min(nodes[p], nodes[p + 1]), Math.max(nodes[p], nodes[p + 1])];
+    if (a === b || !own[a] || !own[b]) continue;
+    const dj = Math.round((b - a) / columns);
+    const tie = windows[(own[a] - 1) * size + inWindow(b - a - dj * columns, dj)];
+    pairs.push({ rowA: own[a] - 1, rowB: own[b] - 1, tie });
   }
-  return Int32Array.from(pairs);
+  pairs.sort((one, other) => one.rowA - other.rowA || one.rowB - other.rowB);
+  const onItself = (row: number) => windows[row * size + middle];
+  return {
+    rows: Int32Array.from(pairs.flatMap(({ rowA, rowB }) => [rowA, rowB])),
+    ties: Float64Array.from(pairs, ({ tie }) => tie),
+    inverses: Float64Array.from(pairs, ({ rowA, rowB, tie }) => 1 / (onItself(rowA) * onItself(rowB) - tie * tie)),
+  };
 }
 
 /** The windows packed into rows without their zeros. */
@@ -167,8 +216,17 @@ function ownRows(own: Int32Array, columns: number, windows: Float64Array, count:
   return { starts, nodes, weights, diagonal };
 }
 
-/** out = the stiffness times z: half the energy's gradient, without the pins' pull; 0 for held nodes. */
-export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float64Array): void {
+/**
+ * out = the stiffness times z: half the energy's gradient, without the pins' pull. With `wanted`: what z leaves of it, wanted - stiffness x z.
+ * Held nodes are left as they are in `out`. Returns z x stiffness x z, twice the energy of z but for the pins' pull.
+ */
+export function applyStiffness(
+  stiffness: Stiffness,
+  z: Float64Array,
+  out: Float64Array,
+  wanted: Float64Array | null = null,
+): number {
+  let energy = 0;
   const { columns, runs, runBend, runPull, ownNodes, starts, nodes, weights, diagonal } = stiffness;
   const two = 2 * columns;
   for (let r = 0; r < runBend.length; r++) {
@@ -190,11 +248,13 @@ export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float
       const right2 = z[n + 2];
       const nearRight = z[n - columns + 1];
       const awayRight = z[n + columns + 1];
-      out[n] =
+      const image =
         centre * here -
         side * (left + right + near + away) +
         twist * (nearLeft + nearRight + awayLeft + awayRight) +
         bend * (left2 + right2 + z[n - two] + z[n + two]);
+      out[n] = wanted ? wanted[n] - image : image;
+      energy += here * image;
       left2 = left;
       left = here;
       here = right;
@@ -209,8 +269,10 @@ export function applyStiffness(stiffness: Stiffness, z: Float64Array, out: Float
     const n = ownNodes[row];
     let sum = diagonal[row] * z[n];
     for (let s = starts[row]; s < starts[row + 1]; s++) sum += weights[s] * z[nodes[s]];
-    out[n] = sum;
+    out[n] = wanted ? wanted[n] - sum : sum;
+    energy += z[n] * sum;
   }
+  return energy;
 }
 
 /** Nodes with rows of their own, from row `first` by `step` up to `end`, each set to what its row asks of it. */
@@ -236,48 +298,56 @@ function setByOwnRows(
  * would never turn about it.
  */
 export function sweepPairs(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
-  const { pairs, own, starts, nodes, weights, diagonal } = stiffness;
-  const count = pairs.length >> 1;
+  const { pairs, ownNodes, starts, nodes, weights, diagonal } = stiffness;
+  const count = pairs.ties.length;
   for (let q = 0; q < count; q++) {
     const k = backward ? count - 1 - q : q;
-    const [a, b] = [pairs[2 * k], pairs[2 * k + 1]];
-    const [rowA, rowB] = [own[a], own[b]];
-    let [sumA, sumB, tie] = [wanted[a], wanted[b], 0];
-    for (let s = starts[rowA - 1]; s < starts[rowA]; s++) {
-      if (nodes[s] === b) tie = weights[s];
-      else sumA -= weights[s] * z[nodes[s]];
-    }
-    for (let s = starts[rowB - 1]; s < starts[rowB]; s++) if (nodes[s] !== a) sumB -= weights[s] * z[nodes[s]];
-    const [byA, byB] = [diagonal[rowA - 1], diagonal[rowB - 1]];
-    const whole = byA * byB - tie * tie;
-    z[a] = (sumA * byB - tie * sumB) / whole;
-    z[b] = (byA * sumB - tie * sumA) / whole;
+    const [rowA, rowB, tie] = [pairs.rows[2 * k], pairs.rows[2 * k + 1], pairs.ties[k]];
+    const [a, b] = [ownNodes[rowA], ownNodes[rowB]];
+    let restA = wanted[a] - diagonal[rowA] * z[a];
+    let restB = wanted[b] - diagonal[rowB] * z[b];
+    for (let s = starts[rowA]; s < starts[rowA + 1]; s++) restA -= weights[s] * z[nodes[s]];
+    for (let s = starts[rowB]; s < starts[rowB + 1]; s++) restB -= weights[s] * z[nodes[s]];
+    z[a] += (restA * diagonal[rowB] - tie * restB) * pairs.inverses[k];
+    z[b] += (diagonal[rowA] * restB - tie * restA) * pairs.inverses[k];
   }
 }
 
-/** Each free node in turn set to what its row asks of it (Gauss-Seidel), forward or backward through the lattice. */
-export function sweep(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
-  const { runs, ownNodes } = stiffness;
-  const count = runs.length;
+/**
+ * Each free node in turn set to what its row asks of it (Gauss-Seidel), twice over, forward or backward through the lattice. The second
+ * sweep follows the first two lattice rows behind, as far as a row reaches, so that heights are still at hand when they are needed again.
+ */
+export function sweepTwice(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+  const { rows } = stiffness;
+  for (let t = 0; t < rows + REACH; t++) {
+    if (t < rows) sweepRow(stiffness, z, wanted, backward ? rows - 1 - t : t, backward);
+    const again = t - REACH;
+    if (again >= 0) sweepRow(stiffness, z, wanted, backward ? rows - 1 - again : again, backward);
+  }
+}
+
+/** One lattice row: its runs, and between them the nodes with rows of their own. */
+function sweepRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, j: number, backward: boolean): void {
+  const { runs, runsFrom, ownNodes, ownFrom } = stiffness;
   if (backward) {
-    let row = ownNodes.length - 1;
-    for (let s = count - 2; s >= 0; s -= 2) {
+    let row = ownFrom[j + 1] - 1;
+    for (let run = runsFrom[j + 1] - 1; run >= runsFrom[j]; run--) {
       const after = row;
-      while (row >= 0 && ownNodes[row] >= runs[s]) row--;
+      while (row >= ownFrom[j] && ownNodes[row] >= runs[2 * run]) row--;
       setByOwnRows(stiffness, z, wanted, after, row, -1);
-      sweepRun(stiffness, z, wanted, s >> 1, -1);
+      sweepRun(stiffness, z, wanted, run, -1);
     }
-    setByOwnRows(stiffness, z, wanted, row, -1, -1);
+    setByOwnRows(stiffness, z, wanted, row, ownFrom[j] - 1, -1);
     return;
   }
-  let row = 0;
-  for (let s = 0; s < count; s += 2) {
+  let row = ownFrom[j];
+  for (let run = runsFrom[j]; run < runsFrom[j + 1]; run++) {
     const before = row;
-    while (row < ownNodes.length && ownNodes[row] < runs[s]) row++;
+    while (row < ownFrom[j + 1] && ownNodes[row] < runs[2 * run]) row++;
     setByOwnRows(stiffness, z, wanted, before, row, 1);
-    sweepRun(stiffness, z, wanted, s >> 1, 1);
+    sweepRun(stiffness, z, wanted, run, 1);
   }
-  setByOwnRows(stiffness, z, wanted, row, ownNodes.length, 1);
+  setByOwnRows(stiffness, z, wanted, row, ownFrom[j + 1], 1);
 }
 
 /** The same for the nodes with rows of their own alone. */

@@ -4,7 +4,7 @@ import { crowdedPins, foldedPins, hingedPins, type Pins, pinsOf } from './lattic
 import type { Level } from './multigrid.ts';
 import { FLAT, ON_LINE, type Regions } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
-import { stiffnessOf } from './stiffness.ts';
+import { FIRM, stiffnessOf, YIELDING } from './stiffness.ts';
 import { transferOf } from './transfer.ts';
 
 /**
@@ -117,7 +117,7 @@ export function levelOf(
   const pull = tension.map((each, k) => each * bend[k] * cellMm ** 2);
   const { blocked, folded, cut } = pins;
   const creased = { columns, rows, flat, blocked, folded, cut, label, bend, pull };
-  const stiffness = stiffnessOf(creased, held, pins);
+  const stiffness = stiffnessOf(creased, held, pins, cellMm > finestMm ? YIELDING : FIRM);
   return {
     stiffness,
     held,

@@ -52,10 +52,13 @@ function overStretches(
   for (let k = 0; k < last; k++) {
     const [ax, ay] = line[k];
     const [bx, by] = line[(k + 1) % line.length];
-    const [dx, dy] = [bx - ax, by - ay];
+    const dx = bx - ax;
+    const dy = by - ay;
     const length = Math.hypot(dx, dy);
     if (length === 0) continue;
     const reachMm = reachOf(k);
+    const within = reachMm * reachMm;
+    const lengths = length * length;
     const part = windowRound(grid, [line[k], line[(k + 1) % line.length]], reachMm);
     const i1 = Math.min(part.i0 + part.columns, window.i0 + window.columns);
     const j1 = Math.min(part.j0 + part.rows, window.j0 + window.rows);
@@ -63,10 +66,12 @@ function overStretches(
       const py = originMm[1] + j * cellMm - ay;
       for (let i = Math.max(part.i0, window.i0); i < i1; i++) {
         const px = originMm[0] + i * cellMm - ax;
-        const t = Math.min(1, Math.max(0, (px * dx + py * dy) / (length * length)));
-        const [ex, ey] = [px - t * dx, py - t * dy];
+        const foot = (px * dx + py * dy) / lengths;
+        const t = foot > 1 ? 1 : foot > 0 ? foot : 0;
+        const ex = px - t * dx;
+        const ey = py - t * dy;
         const square = ex * ex + ey * ey;
-        if (square <= reachMm * reachMm)
+        if (square <= within)
           visit(
             (j - window.j0) * window.columns + i - window.i0,
             Math.sqrt(square),

@@ -1,4 +1,4 @@
-import { insideRing, type Point, type Ring } from '../../geometry/index.ts';
+import { boundsOf, insideRing, type Point, type Ring } from '../../geometry/index.ts';
 
 /** An outline this near to the base's edge was drawn to it, mm. */
 export const AT_EDGE_MM = 0.75;
@@ -7,7 +7,7 @@ const PIECE_MM = 3;
 
 /** The lines that are left of an outline when the parts on the base's edge and beyond it are taken away; null where that is all of it, or nothing. */
 export function withoutEdge(ring: Ring, edge: Ring): Ring[] | null {
-  if (ring.every((point) => clearOf(point, edge))) return null;
+  if (boxClearOf(ring, edge) || ring.every((point) => clearOf(point, edge))) return null;
   const runs: Point[][] = [];
   let run: Point[] = [];
   ring.forEach((from, k) => {
@@ -29,6 +29,19 @@ export function withoutEdge(ring: Ring, edge: Ring): Ring[] | null {
   });
   if (run.length) runs.push(run);
   return runs.length ? runs : null;
+}
+
+/** Whether the box round some points lies on the base and away from the boxes of all its sides: most landforms do, and then nothing else is to be asked. */
+function boxClearOf(points: Ring, edge: Ring): boolean {
+  const [x0, y0, x1, y1] = boundsOf(points);
+  for (let k = 0; k < edge.length; k++) {
+    const [ax, ay] = edge[k];
+    const [bx, by] = edge[(k + 1) % edge.length];
+    if (Math.min(ax, bx) > x1 + AT_EDGE_MM || Math.max(ax, bx) < x0 - AT_EDGE_MM) continue;
+    if (Math.min(ay, by) > y1 + AT_EDGE_MM || Math.max(ay, by) < y0 - AT_EDGE_MM) continue;
+    return false;
+  }
+  return insideRing(edge, x0, y0);
 }
 
 /** Whether a place lies on the base and away from its edge. */
