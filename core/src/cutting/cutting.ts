@@ -69,10 +69,13 @@ type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'cutting' | 'nest'
 /** Packings that a first layout is the best of. */
 const QUICK_TRIES = 10;
 
-/** Everything about cutting a stack: pieces, seams, the layout on sheets and offcuts, what is left, and how long each tool takes. */
-export function cuttingOf(project: Shed, layers: readonly Layer[]): Cutting {
+/**
+ * Everything about cutting a stack: pieces, seams, the layout on sheets and offcuts, what is left, and how long each tool takes. Yields
+ * between pieces, tries and beds.
+ */
+export function* cuttingOf(project: Shed, layers: readonly Layer[]): Generator<undefined, Cutting> {
   const { cutting, nest } = project;
-  const { pieces, seams, dropped } = piecesOf(project, layers, (ids) => roomsFor(project, ids));
+  const { pieces, seams, dropped } = yield* piecesOf(project, layers, (ids) => roomsFor(project, ids));
   const isCut = new Set(nest.done.flatMap((bed) => bed.pieces.map(({ piece }) => piece)));
   const waiting = pieces.filter(({ id }) => !isCut.has(id));
   const key = layoutKey(project, pieces);
@@ -82,7 +85,7 @@ export function cuttingOf(project: Shed, layers: readonly Layer[]): Cutting {
   const nowhere: Nowhere[] = [];
   const jobs: NestJob[] = [];
   for (const job of jobsOf(waiting)) {
-    const laid = layJob(
+    const laid = yield* layJob(
       project,
       { ...job, beds: bedsFor(project, job.sheetIds, job.sliceMm, job.pieces.length, opened) },
       kept,
@@ -135,11 +138,11 @@ export const cutLineOf = ({ cutting }: Pick<Project, 'cutting'>, outline: Polygo
   return by > 0 ? grown(outline, by) : outline;
 };
 
-function layJob(
+function* layJob(
   project: Shed,
   { id, sliceMm, pieces, beds }: Job,
   kept: boolean,
-): { beds: LaidBed[]; nowhere: Nowhere[]; job: NestJob; used: StockBed[] } {
+): Generator<undefined, { beds: LaidBed[]; nowhere: Nowhere[]; job: NestJob; used: StockBed[] }> {
   const { cutting, nest } = project;
   const grain = beds.some((bed) => bed.grain);
   const turning = grain ? ({ kind: 'half' } as const) : cutting.turning;
@@ -173,11 +176,16 @@ function layJob(
   let leftOver: number[] = [];
   if (placed.length < pieces.length) {
     const search = createSearch(kept ? { ...problem, pinned: placed } : problem, cutting.search.seed);
-    while (search.tries() < QUICK_TRIES) search.step();
+    while (search.tries() < QUICK_TRIES) {
+      search.step();
+      yield;
+    }
     ({ placed, leftOver } = search.best());
   }
   const isPinned = new Set(pinned.map(({ piece }) => piece));
-  const laid = beds.map((bed, k): LaidBed => {
+  const laid: LaidBed[] = [];
+  for (const [k, bed] of beds.entries()) {
+    yield;
     const here = placed
       .filter((place) => place.bed === k)
       .map(
@@ -191,7 +199,7 @@ function layJob(
         }),
       );
     const areaMm2 = laidArea([{ id: bed.id, lies: { outer: bed.outline, holes: [] } }]);
-    return {
+    laid.push({
       id: bed.id,
       job: id,
       kind: bed.kind,
@@ -211,8 +219,8 @@ function layJob(
               kerfMmOf(cutting),
             )
           : [],
-    };
-  });
+    });
+  }
   const filled = laid.filter((bed) => bed.pieces.length);
   return {
     beds: filled,

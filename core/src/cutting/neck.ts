@@ -39,7 +39,7 @@ const hangOf = (rings: readonly Ring[]): { parts: number; holes: number } => {
 export function neckOf(piece: Polygon): Neck | null {
   const rings = ringsOf([piece]);
   const whole = hangOf(rings);
-  const shrunk = (widthMm: number) => growRings(rings, -widthMm / 2);
+  const shrunk = (widthMm: number) => growRings(rings, -widthMm / 2, CLOSE_MM / 2);
   const holdsAt = (widthMm: number): boolean => {
     const { parts, holes } = hangOf(shrunk(widthMm));
     return parts === 1 && holes >= whole.holes;

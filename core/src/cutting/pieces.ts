@@ -28,12 +28,15 @@ function bySize(parts: readonly Polygon[], sliverMm2: number): [Polygon[], Polyg
   return [large, order.slice(large.length)];
 }
 
-/** Cuts layers into pieces: connected parts, without slivers, straightened, split where no sheet holds them (`roomsOf` gives what some kinds of sheet hold, the largest first). */
-export function piecesOf(
+/**
+ * Cuts layers into pieces: connected parts, without slivers, straightened, split where no sheet holds them (`roomsOf` gives what some kinds
+ * of sheet hold, the largest first). Yields between pieces.
+ */
+export function* piecesOf(
   { cutting }: Pick<Project, 'cutting'>,
   layers: readonly Layer[],
   roomsOf: (sheetIds: readonly string[]) => readonly Room[],
-): Pieces {
+): Generator<undefined, Pieces> {
   const all: Pieces = { pieces: [], seams: [], dropped: [] };
   let below: Seam[] = [];
   for (const layer of layers) {
@@ -52,7 +55,7 @@ export function piecesOf(
     };
     drop(parts.slice(kept.length).map(({ areaMm2 }) => areaMm2));
     const seams: Seam[] = [];
-    kept.forEach(({ sheetIds, outline }, k) => {
+    for (const [k, { sheetIds, outline }] of kept.entries()) {
       const id = `${layer.index}-${k + 1}`;
       const whole = straightened(outline, STRAIGHTENED_MM);
       const rooms = cutting.split ? roomsOf(sheetIds) : [];
@@ -70,15 +73,19 @@ export function piecesOf(
       });
       if (!rooms.length || rooms.some((room) => fitsRoom(whole.outer, room))) {
         all.pieces.push(piece(id, whole));
-        return;
+        yield;
+        continue;
       }
       const split = splitToFit(whole, layer.index, rooms[0], below, cutting.seam);
       seams.push(...split.seams);
       // What a seam cuts off and is no larger than a sliver is one.
       const [order, slivers] = bySize(split.parts, cutting.sliverMm2);
       drop(slivers.map(polygonArea));
-      all.pieces.push(...order.map((cut, n) => piece(order.length > 1 ? `${id}${letter(n)}` : id, cut)));
-    });
+      for (const [n, cut] of order.entries()) {
+        all.pieces.push(piece(order.length > 1 ? `${id}${letter(n)}` : id, cut));
+        yield;
+      }
+    }
     if (dropped.count) all.dropped.push(dropped);
     all.seams.push(...seams);
     below = seams;

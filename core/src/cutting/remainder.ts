@@ -44,9 +44,9 @@ const move = (ring: Ring, dx: number, dy: number): Ring => ring.map(([x, y]) => 
 
 /** The parts of a ring that are wide enough: made thinner by half the least width all round, and as much wider again. */
 function opened(ring: Ring): Ring[] {
-  const thin = growRings([ring], -LEAST_WIDTH_MM / 2);
+  const thin = growRings([ring], -LEAST_WIDTH_MM / 2, TRACED_MM / 2);
   // Grown back farther than it was made thinner, so that corners stay square, but never beyond what is there.
-  return nestRings(meetRings(growRings(thin, LEAST_WIDTH_MM * 0.72), [ring])).map(({ outer }) => {
+  return nestRings(meetRings(growRings(thin, LEAST_WIDTH_MM * 0.72, TRACED_MM / 2), [ring])).map(({ outer }) => {
     let byMm = TRACED_MM;
     let straight = straightened({ outer, holes: [] }, byMm).outer;
     while (straight.length > MOST_CORNERS) {

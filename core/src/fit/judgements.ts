@@ -32,12 +32,19 @@ export interface HouseWay {
   reached: boolean;
 }
 
-/** Where figures on the usual bases can stand. */
-export const standingShares = (grid: Grid, outline: Ring, limits: Project['judging']): StandingShare[] =>
-  BASES_MM.map((baseMm) => ({
-    baseMm,
-    percent: standingShare(standingOf(grid, outline, baseMm, limits, 6000), outline),
-  }));
+/** Where figures on the usual bases can stand. Yields between bases. */
+export function* standingShares(
+  grid: Grid,
+  outline: Ring,
+  limits: Project['judging'],
+): Generator<undefined, StandingShare[]> {
+  const shares: StandingShare[] = [];
+  for (const baseMm of BASES_MM) {
+    shares.push({ baseMm, percent: standingShare(standingOf(grid, outline, baseMm, limits, 6000), outline) });
+    yield;
+  }
+  return shares;
+}
 
 /** How every figure stands that does not hang in the air. */
 export const figureStands = (project: Project, { grid, outline }: Ground): FigureStand[] =>

@@ -10,6 +10,8 @@ import {
 } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
 
+/** Where a dowel may stand is read to this, mm: it is written to as much. */
+const READ_MM = 0.1;
 /** Two dowels nearer than this hold no better than one, mm. */
 const APART_MM = 15;
 
@@ -23,7 +25,7 @@ export function dowelsBetween(
   { diameterMm, marginMm }: Project['stacking']['dowel'],
 ): Point[] {
   const shared = meetRings(ringsOf(lower), ringsOf(upper));
-  const free = growRings(shared, -(marginMm + diameterMm / 2));
+  const free = growRings(shared, -(marginMm + diameterMm / 2), READ_MM);
   if (!free.length) return [];
   const places = nestRings(free);
   return upper.flatMap((piece) => {

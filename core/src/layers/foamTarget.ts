@@ -1,4 +1,5 @@
 import { type Grid, withValues } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 
 /**
  * The foam target: the ground eroded by a ball of the skin's thickness, the highest surface that leaves `skinMm` of room in every
@@ -7,14 +8,22 @@ import { type Grid, withValues } from '../geometry/index.ts';
  * of gradient g, its centre lies r g / sqrt(1 + g^2) to the side of the touching point and r / sqrt(1 + g^2) below it). Beyond the edge the
  * ground runs on as it met it.
  */
-export function foamTarget(ground: Grid, skinMm: number): Grid {
+export const foamTarget = (ground: Grid, skinMm: number): Grid => toEnd(foamTargetOf(ground, skinMm));
+
+/** Work between two yields, in nodes times what is done at each. */
+const PIECE = 1_000_000;
+/** What a face costs beside a node. */
+const FACE_WORK = 16;
+
+/** The same, yielding between pieces of work. */
+export function* foamTargetOf(ground: Grid, skinMm: number): Generator<undefined, Grid> {
   if (skinMm <= 0) return ground;
   const reach = Math.ceil(skinMm / ground.cellMm - 1e-9);
   const wide = runOn(ground, reach);
   const target = new Float64Array(ground.values.length);
   for (let n = 0; n < target.length; n++) target[n] = ground.values[n] - skinMm;
-  touchNodes(ground, wide, reach, skinMm, target);
-  touchFaces(ground, wide, reach, skinMm, target);
+  yield* touchNodes(ground, wide, reach, skinMm, target);
+  yield* touchFaces(ground, wide, reach, skinMm, target);
   return withValues(ground, target);
 }
 
@@ -43,8 +52,16 @@ function runOn(ground: Grid, reach: number): Grid {
   return { ...ground, columns, rows, values };
 }
 
-function touchNodes(ground: Grid, wide: Grid, reach: number, skinMm: number, target: Float64Array): void {
+function* touchNodes(
+  ground: Grid,
+  wide: Grid,
+  reach: number,
+  skinMm: number,
+  target: Float64Array,
+): Generator<undefined, void> {
   const { columns, rows, cellMm } = ground;
+  const between = Math.max(1, Math.floor(PIECE / target.length));
+  let passes = 0;
   for (let dj = -reach; dj <= reach; dj++)
     for (let di = -reach; di <= reach; di++) {
       const room = skinMm ** 2 - (di * di + dj * dj) * cellMm ** 2;
@@ -58,14 +75,23 @@ function touchNodes(ground: Grid, wide: Grid, reach: number, skinMm: number, tar
           if (low < target[to + i]) target[to + i] = low;
         }
       }
+      if (++passes % between === 0) yield;
     }
 }
 
 /** Each triangle lowers the nodes above its shifted self: a node at x is touched when x + o lies in the triangle. */
-function touchFaces(ground: Grid, wide: Grid, reach: number, skinMm: number, target: Float64Array): void {
+function* touchFaces(
+  ground: Grid,
+  wide: Grid,
+  reach: number,
+  skinMm: number,
+  target: Float64Array,
+): Generator<undefined, void> {
   const { columns, rows, cellMm } = ground;
+  const between = Math.max(1, Math.floor(PIECE / (FACE_WORK * wide.columns)));
   const z = wide.values;
-  for (let j = 0; j < wide.rows - 1; j++)
+  for (let j = 0; j < wide.rows - 1; j++) {
+    if (j % between === between - 1) yield;
     for (let i = 0; i < wide.columns - 1; i++) {
       const n = j * wide.columns + i;
       const a = z[n];
@@ -102,4 +128,5 @@ function touchFaces(ground: Grid, wide: Grid, reach: number, skinMm: number, tar
           }
       }
     }
+  }
 }

@@ -18,5 +18,5 @@ export {
   weightsOf,
   wishWeights,
 } from './stackModel.ts';
-export { evenSkin, type Target, targetOf } from './target.ts';
+export { evenSkin, type Target, targetFor, targetOf } from './target.ts';
 export { type Depth, most95Of, type PasteMap, pasteOfZones, type ZonePaste } from './zonePaste.ts';

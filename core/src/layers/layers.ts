@@ -98,18 +98,19 @@ export interface Land {
 
 type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest'>;
 
-/** Everything that is to be measured on a stack: outlines, cut-outs, rooms, volumes, paste, levels. */
-export function layerPlan(
+/** Everything that is to be measured on a stack: outlines, cut-outs, rooms, volumes, paste, levels. Yields between layers. */
+export function* layerPlan(
   project: Shed,
   land: Land,
   model: StackModel,
   school: School,
   steps: readonly Step[],
   costMin: number,
-): LayerPlan {
+): Generator<undefined, LayerPlan> {
   const { ground, target, map, rooms } = land;
   const volumes = roomVolumes(rooms, ground, target.grid, map, steps);
-  const layers = layersOf(project, land, model, steps, volumes);
+  yield;
+  const layers = yield* layersOf(project, land, model, steps, volumes);
   const sum = (pick: (layer: Layer) => number) => layers.reduce((total, layer) => total + pick(layer), 0);
   const totals = totalsOf(model, steps);
   const massG = { low: 0, likely: 0, high: 0 };
@@ -156,18 +157,19 @@ function densitySpread({ option }: Step, pools: readonly Pool[]): { low: number;
   return { low: densityLowKgM3 / densityKgM3, high: densityHighKgM3 / densityKgM3 };
 }
 
-function layersOf(
+function* layersOf(
   project: Shed,
   { ground, target, map, rooms }: Land,
   model: StackModel,
   steps: readonly Step[],
   volumes: RoomVolumes,
-): Layer[] {
+): Generator<undefined, Layer[]> {
   const outlines = footprintsOf(ground, target.grid, map, steps);
   const asked = steps.map((step) => {
     const slab = { bottomMm: step.bottomMm, topMm: step.topMm, holds: holdsOf(target.grid, map, step) };
     return rooms.map((room) => roomInLayer(target.grid, room, slab));
   });
+  yield;
   const hollow = project.stacking.hollow;
   const cutOuts = cutOutsOf(
     target.grid,
@@ -182,11 +184,14 @@ function layersOf(
     })),
     hollow,
   );
+  yield;
   const kept = steps.map((_, k) => {
     const gone = [...ringsOf(cutOuts[k]), ...asked[k].flatMap(({ through }) => through)];
     return gone.length ? nestRings(cutRings(ringsOf(outlines[k]), gone)) : outlines[k];
   });
-  return steps.map((step, k): Layer => {
+  const layers: Layer[] = [];
+  for (const [k, step] of steps.entries()) {
+    yield;
     const { option, thicknessMm, areaMm2, carveMl } = { ...step, thicknessMm: step.option.thicknessMm };
     const pieces = kept[k];
     const cutOutMl = (areaOf(cutOuts[k]) * thicknessMm) / 1000;
@@ -195,7 +200,7 @@ function layersOf(
     const foamLeftMl = (areaMm2 * thicknessMm) / 1000 - carveMl - cutOutMl - volumes.leftMl[k];
     const netCarveMl = Math.max(0, carveMl - volumes.carveMl[k]);
     const parts = partsOf(project.sheets, target.grid, ground.outline, map, model.pools, step, pieces);
-    return {
+    layers.push({
       index: k + 1,
       sheetId: model.pools[option.pools[0]].sheetIds[0],
       sliceMm: option.sliceMm,
@@ -219,8 +224,9 @@ function layersOf(
       works: asked[k].flatMap(({ works }) => works),
       dowels: k ? dowelsBetween(kept[k - 1], pieces, project.stacking.dowel) : [],
       fitsWhole: parts.every((part) => part.pieces.every((piece) => fitsOne(piece, part, project.sheets))),
-    };
-  });
+    });
+  }
+  return layers;
 }
 
 /** What two layers have in common; where the lower one is whole that is the upper one. */

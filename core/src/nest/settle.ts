@@ -63,7 +63,7 @@ const facing = (rings: readonly Ring[], [dx, dy]: Point): Ring[] =>
 /** Pushes every piece in a direction, the foremost first; gives the longest way that one went, mm. */
 function push(pieces: readonly Lying[], rim: Ring, towards: Point): number {
   let longest = 0;
-  const [wall] = facing([rim], towards);
+  const walls = facing([rim], towards);
   const seen = pieces.map((piece) => {
     const rings = facing(piece.rings, towards);
     return { piece, rings, box: boundsOf(rings[0]) };
@@ -72,7 +72,7 @@ function push(pieces: readonly Lying[], rim: Ring, towards: Point): number {
   for (const one of seen) {
     const { piece, rings, box } = one;
     if (piece.pinned) continue;
-    let way = wayTo(rings, [wall]);
+    let way = wayTo(rings, walls);
     for (const other of seen)
       if (other !== one && other.box[1] < box[3] && other.box[3] > box[1] && other.box[0] < box[2])
         way = Math.min(way, wayTo(rings, other.rings));
@@ -97,16 +97,39 @@ export function wayTo(moving: readonly Ring[], still: readonly Ring[]): number {
 /** Shapes that overlap by no more than this do so by rounding: they touch, mm. */
 const ROUNDING_MM = 0.3;
 
+/** Corners in the order of their heights, so that an edge meets only those beside it: a sorted sweep, near-linear where nothing is tall. */
+interface InOrder {
+  xs: Float64Array;
+  ys: Float64Array;
+}
+
+/** Outlines are met by many others before they move. */
+const known = new WeakMap<readonly Ring[], InOrder>();
+
+function inOrder(rings: readonly Ring[]): InOrder {
+  const before = known.get(rings);
+  if (before) return before;
+  const corners = rings.flat().sort((a, b) => a[1] - b[1]);
+  const order = { xs: Float64Array.from(corners, ([x]) => x), ys: Float64Array.from(corners, ([, y]) => y) };
+  known.set(rings, order);
+  return order;
+}
+
+/** The place of the first that is not less than `value`, in ascending numbers. */
+function firstFrom(ascending: Float64Array, value: number): number {
+  let [low, high] = [0, ascending.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (ascending[middle] < value) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
 /** The least way from corners to edges that lie to the left of them (sign 1) or to the right (-1); only edges that face the corners count. */
 function ways(corners: readonly Ring[], edges: readonly Ring[], sign: 1 | -1): number {
   let least = Number.POSITIVE_INFINITY;
-  let low = Number.POSITIVE_INFINITY;
-  let high = Number.NEGATIVE_INFINITY;
-  for (const ring of corners)
-    for (const [, y] of ring) {
-      low = Math.min(low, y);
-      high = Math.max(high, y);
-    }
+  const { xs, ys } = inOrder(corners);
   for (const ring of edges)
     for (let k = 0, l = ring.length - 1; k < ring.length; l = k++) {
       const [from, to] = [ring[l], ring[k]];
@@ -114,14 +137,11 @@ function ways(corners: readonly Ring[], edges: readonly Ring[], sign: 1 | -1): n
       const right = to[1] - from[1];
       if (sign * right <= 0) continue;
       const [a, b] = from[1] <= to[1] ? [from, to] : [to, from];
-      if (b[1] < low || a[1] > high) continue;
       const slope = (b[0] - a[0]) / (b[1] - a[1]);
-      for (const corner of corners)
-        for (const [x, y] of corner) {
-          if (y < a[1] || y > b[1]) continue;
-          const way = sign * (x - a[0] - (y - a[1]) * slope);
-          if (way > -ROUNDING_MM && way < least) least = way;
-        }
+      for (let c = firstFrom(ys, a[1]); c < ys.length && ys[c] <= b[1]; c++) {
+        const way = sign * (xs[c] - a[0] - (ys[c] - a[1]) * slope);
+        if (way > -ROUNDING_MM && way < least) least = way;
+      }
     }
   return Math.max(0, least);
 }

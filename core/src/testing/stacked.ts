@@ -1,4 +1,5 @@
 import type { Ground } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import {
   areasOf,
   type LayerPlan,
@@ -59,5 +60,5 @@ export function stacked(
   const model = modelFor(project, land.stack, school);
   const weights = weightsOf(project.stacking);
   const { steps } = cheapest(graphOf(model, pinnedOf(project, model)), weights, limitsOf(project.stacking));
-  return { plan: layerPlan(project, land, model, school, steps, costOf(model, steps, weights)), model, land };
+  return { plan: toEnd(layerPlan(project, land, model, school, steps, costOf(model, steps, weights))), model, land };
 }

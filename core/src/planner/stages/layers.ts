@@ -17,9 +17,10 @@ export const layersBy = (school: School) =>
   stage({
     name: `layers, ${school}`,
     needs: { layerLand, stock, found: cheapest(school) },
-    run: ({ input: { project }, needs }): { of: unknown; plan: LayerPlan } => {
+    *run({ input: { project }, needs }): Generator<undefined, { of: unknown; plan: LayerPlan }> {
       const { model, found } = needs.found;
-      return { of: needs.stock, plan: layerPlan(project, needs.layerLand, model, school, found.steps, found.costMin) };
+      const plan = yield* layerPlan(project, needs.layerLand, model, school, found.steps, found.costMin);
+      return { of: needs.stock, plan };
     },
     // Schools that are not chosen may, as long as the sheets are there that they are cut from.
     lags: (given) => given.before.of === given.needs.stock && isOther(school)(given),
@@ -33,6 +34,6 @@ export const chosenLayers = stage({
     const { school, model, steps, costMin } = made.chosen;
     const cheapestOfAll = made.bySchool.some((each) => each.school === school && each.found.steps === steps);
     if (cheapestOfAll) return (yield* ask(layersBy(school))).plan;
-    return layerPlan(project, land, model, school, steps, costMin);
+    return yield* layerPlan(project, land, model, school, steps, costMin);
   },
 });

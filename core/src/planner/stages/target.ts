@@ -1,4 +1,4 @@
-import { targetOf } from '../../layers/index.ts';
+import { targetFor } from '../../layers/index.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
 import { skin } from './worn.ts';
@@ -7,5 +7,5 @@ import { skin } from './worn.ts';
 export const target = stage({
   name: 'target',
   needs: { ground, skin },
-  run: ({ needs }) => targetOf(needs.ground, needs.skin),
+  run: ({ needs }) => targetFor(needs.ground, needs.skin),
 });

@@ -18,12 +18,12 @@ export const weighed = (school: School, written: readonly HandLayer[]) =>
   stage({
     name: `weighed, ${school}, ${JSON.stringify(written)}`,
     needs: { ground, worn, zones, zoneAreas, land: layerLand, found: cheapest(school) },
-    run: ({ input, needs }): SchoolReport | null => {
+    *run({ input, needs }): Generator<undefined, SchoolReport | null> {
       const { project } = input;
       const { model } = needs.found;
       const { steps, idle, unknown } = layByHand(model, written);
       if (idle.length || unknown.length) return null;
-      const plan = layerPlan(
+      const plan = yield* layerPlan(
         project,
         needs.land,
         model,
