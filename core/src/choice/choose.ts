@@ -133,15 +133,22 @@ export function chooseFor(
   };
 }
 
-/** The trade-off front of all schools, and the best for each wish. */
-export function offersOf(project: Project, ground: StackGround, tracks: readonly Track[]): Offers {
+/** The trade-off front of all schools, and the best for each wish. Yields between pieces of work. */
+export function* offersOf(
+  project: Project,
+  ground: StackGround,
+  tracks: readonly Track[],
+): Generator<undefined, Offers> {
   const weights = weightsOf(project.stacking);
   const { candidates, complete } = frontOf(tracks.map(({ school, graph }) => ({ label: school, graph })));
-  const proposals = candidates.map(({ label, steps, totals, beaten }): Proposal => {
+  const proposals: Proposal[] = [];
+  for (const { label, steps, totals, beaten } of candidates) {
+    yield;
     const { model } = trackOf(tracks, label);
-    return proposalOf(project, ground, label, model, steps, totals, beaten, costOf(model, steps, weights));
-  });
+    proposals.push(proposalOf(project, ground, label, model, steps, totals, beaten, costOf(model, steps, weights)));
+  }
   for (const wish of wishes) {
+    yield;
     const best = wish === 'soonest dry' ? soonestOf(proposals) : wished(project, ground, tracks, wish, proposals);
     best?.names.push(wish);
   }

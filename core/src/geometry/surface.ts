@@ -5,9 +5,11 @@ export function forEachCell(
   grid: Grid,
   coverage: Float32Array | null,
   visit: (cell: number, areaMm2: number, heightMm: number, slopeX: number, slopeY: number) => void,
+  fromRow = 0,
+  toRow = grid.rows - 1,
 ): void {
-  const { columns, rows, cellMm, values: z } = grid;
-  for (let j = 0, cell = 0; j < rows - 1; j++)
+  const { columns, cellMm, values: z } = grid;
+  for (let j = fromRow, cell = fromRow * (columns - 1); j < toRow; j++)
     for (let i = 0; i < columns - 1; i++, cell++) {
       const share = coverage ? coverage[cell] : 1;
       if (share === 0) continue;

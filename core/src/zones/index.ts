@@ -9,5 +9,6 @@ export {
   type ZoneMap,
   type ZoneRead,
   type ZonesRead,
+  zonesFor,
   zonesOf,
 } from './zones.ts';

@@ -1,5 +1,6 @@
 import { boundsOf, forEachCell, insideRing } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import {
   type Askable,
   askables,
@@ -66,14 +67,20 @@ export function asks(when: Record<Askable, Between | null>, readings: (what: Ask
     });
 }
 
+/** What zones are read from. */
+type Zoned = Pick<Project, 'patches' | 'landforms' | 'laid' | 'recipes' | 'surface'> & { zones: Zones };
+
 /**
  * Zones of the finished ground: the last patch that holds a place, else the first rule that holds there, else the rest. Every place of the base lies in
  * one zone and in no other, so that the areas add up to the base.
  */
-export function zonesOf(
-  project: Pick<Project, 'patches' | 'landforms' | 'laid' | 'recipes' | 'surface'> & { zones: Zones },
-  ground: Ground,
-): ZonesRead {
+export const zonesOf = (project: Zoned, ground: Ground): ZonesRead => toEnd(zonesFor(project, ground));
+
+/** So many cells are put into zones between two yields. */
+const CELLS_EACH = 8000;
+
+/** The same, yielding between pieces of work. */
+export function* zonesFor(project: Zoned, ground: Ground): Generator<undefined, ZonesRead> {
   const { grid, coverage } = ground;
   const across = grid.columns - 1;
   const readings = readingsOf(project, ground);
@@ -84,6 +91,11 @@ export function zonesOf(
   const rules = project.zones.rules
     .slice(0, MOST_ZONES - patches.length - 1)
     .map((rule) => ({ rule, holds: asks(rule.when, readings) }));
+  for (const what of askables)
+    if (project.zones.rules.some(({ when }) => when[what])) {
+      readings(what);
+      yield;
+    }
   const wears = ({ recipe }: { recipe: string | null }) => recipeOf(project, recipe).id;
   const zones: ZoneArea[] = [
     ...patches.map(({ patch }) => zone(patch.id, patch.cover, 'outline', wears(patch))),
@@ -98,7 +110,7 @@ export function zonesOf(
     }
     return -1;
   };
-  forEachCell(grid, coverage, (cell, area, height, sx, sy) => {
+  const put = (cell: number, area: number, height: number, sx: number, sy: number) => {
     const x = grid.originMm[0] + ((cell % across) + 0.5) * grid.cellMm;
     const y = grid.originMm[1] + (Math.floor(cell / across) + 0.5) * grid.cellMm;
     let k = inPatch(x, y);
@@ -109,7 +121,12 @@ export function zonesOf(
     map[cell] = k;
     zones[k].planMm2 += area;
     zones[k].trueMm2 += area * Math.sqrt(1 + sx * sx + sy * sy);
-  });
+  };
+  const rowsEach = Math.max(1, Math.floor(CELLS_EACH / across));
+  for (let row = 0; row < grid.rows - 1; row += rowsEach) {
+    forEachCell(grid, coverage, put, row, Math.min(row + rowsEach, grid.rows - 1));
+    yield;
+  }
   const whole = zones.reduce((sum, { planMm2 }) => sum + planMm2, 0);
   for (const read of zones) read.percent = whole ? (100 * read.planMm2) / whole : 0;
   return { zones, map: { columns: across, rows: grid.rows - 1, cellMm: grid.cellMm, zone: map } };

@@ -1,4 +1,4 @@
-import { insideRing, type Ring } from '../../geometry/index.ts';
+import { boundsOf, insideRing, type Ring } from '../../geometry/index.ts';
 import { type Landform, runOf } from '../../project/index.ts';
 import type { Built } from './compose.ts';
 import { gradientOf } from './field.ts';
@@ -42,22 +42,32 @@ export function beneaths(landforms: readonly Landform[], built: readonly Built[]
     const ends = built.find(({ id }) => id === form.id)?.ends;
     const { id } = form;
     if (form.kind === 'basin' || form.kind === 'pit')
-      return [{ id, at: (x, y) => (insideRing(run, x, y) ? { waterMm: form.waterMm } : null) }];
-    if (form.kind === 'way' || form.kind === 'steps')
-      return [{ id, at: (x, y) => (nearestOn(run, x, y).distanceMm <= form.widthMm / 2 ? { waterMm: null } : null) }];
+      return [{ id, at: inBox(run, 0, (x, y) => (insideRing(run, x, y) ? { waterMm: form.waterMm } : null)) }];
+    if (form.kind === 'way' || form.kind === 'steps') {
+      const half = form.widthMm / 2;
+      return [
+        { id, at: inBox(run, half, (x, y) => (nearestOn(run, x, y).distanceMm <= half ? { waterMm: null } : null)) },
+      ];
+    }
     if (form.kind === 'channel' && ends) {
       const line = waterLineOf(form, ends);
       const half = form.widthMm / 2 + form.waterMm / gradientOf(form.bankDegrees);
       return [
         {
           id,
-          at: (x, y) => {
+          at: inBox(run, half, (x, y) => {
             const { distanceMm, alongMm } = nearestOn(run, x, y);
             return distanceMm <= half ? { waterMm: line(alongMm) } : null;
-          },
+          }),
         },
       ];
     }
     return [];
   });
+}
+
+/** Nothing farther from a line's box than it reaches lies on it: most places are told by that. */
+function inBox(run: Ring, reachMm: number, at: Beneath['at']): Beneath['at'] {
+  const [x0, y0, x1, y1] = boundsOf(run);
+  return (x, y) => (x < x0 - reachMm || x > x1 + reachMm || y < y0 - reachMm || y > y1 + reachMm ? null : at(x, y));
 }

@@ -1,5 +1,5 @@
 import type { Project } from '../../project/index.ts';
-import { namedZones, zonesOf } from '../../zones/index.ts';
+import { namedZones, zonesFor } from '../../zones/index.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
 
@@ -7,7 +7,7 @@ import { ground } from './ground.ts';
 export const zoneAreas = stage({
   name: 'areas of zones',
   needs: { ground },
-  run: ({ input: { project }, needs }) => zonesOf(project, needs.ground),
+  run: ({ input: { project }, needs }) => zonesFor(project, needs.ground),
   // Areas that are built in ways of their own, or wear skins of their own, may be zones: then these may not lag behind. And a base of another size has other cells.
   lags: ({ input: { project }, needs: { ground: land }, before }) =>
     !zonesDecide(project) &&
