@@ -19,8 +19,6 @@ import {
   withLayout,
   writeProject,
 } from '@hosket/core';
-import { writeShoppingCsv } from '@hosket/formats';
-import { writePdf } from '@hosket/formats/pdf';
 import { code, fail, type Output } from './exit.ts';
 import { planText, sayFinding } from './planText.ts';
 import { stagesText } from './stagesText.ts';
@@ -65,9 +63,13 @@ const face = (weight: number): Uint8Array =>
     ),
   );
 
+/** What other formats need is brought in by the commands that write them: `plan` and `check` start without. */
+const paper = () => import('@hosket/formats/pdf');
+
 async function templates(project: Project, { report, ground }: Plan): Promise<Uint8Array> {
   const source = templateSource(project, report, ground.grid, ground.outline);
   const pages = templatePages(project, source, templateKinds);
+  const { writePdf } = await paper();
   return writePdf(pages, `${project.name}: templates`, { plain: face(400), strong: face(600) });
 }
 
@@ -80,6 +82,7 @@ async function onPaper(project: Project, { report, ground, zones }: Plan, system
     wholeList(project, report),
   );
   const pages = benchPages(sheet, project.paper);
+  const { writePdf } = await paper();
   return writePdf(pages, `${project.name}: bench sheet`, { plain: face(400), strong: face(600) });
 }
 
@@ -104,9 +107,10 @@ export async function carryOut(
     store(out, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)), output);
   else if (command === 'templates') store(out, await templates(project, planned), output);
   else if (command === 'sheet') store(out, await onPaper(project, planned, system), output);
-  else if (command === 'shopping')
+  else if (command === 'shopping') {
+    const { writeShoppingCsv } = await import('@hosket/formats');
     output.out(writeShoppingCsv(wholeList(project, report), (line) => sayBuy(line, system), semicolons));
-  else if (json) output.out(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
+  } else if (json) output.out(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
   else output.out(planText(project, report, system));
   return stopped ? code.stopped : code.ok;
 }

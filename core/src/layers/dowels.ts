@@ -6,7 +6,9 @@ import {
   nestRings,
   type Point,
   type Polygon,
+  type Ring,
   ringsOf,
+  straightRing,
 } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
 
@@ -24,7 +26,8 @@ export function dowelsBetween(
   upper: readonly Polygon[],
   { diameterMm, marginMm }: Project['stacking']['dowel'],
 ): Point[] {
-  const shared = meetRings(ringsOf(lower), ringsOf(upper));
+  const coarse = (rings: readonly Ring[]) => rings.map((ring) => straightRing(ring, READ_MM));
+  const shared = meetRings(coarse(ringsOf(lower)), coarse(ringsOf(upper)));
   const free = growRings(shared, -(marginMm + diameterMm / 2), READ_MM);
   if (!free.length) return [];
   const places = nestRings(free);

@@ -17,7 +17,6 @@ import { footprintsOf } from './footprints.ts';
 import { cutOutsOf } from './hollowing.ts';
 import { type Level, type LevelPlace, levelsOf } from './levels.ts';
 import { areaOf, fitsOne, type LayerPart, partsOf } from './parts.ts';
-import { type PasteDepth, pasteDepth } from './pasteDepth.ts';
 import type { Room } from './rooms.ts';
 import { type RoomVolumes, roomVolumes } from './roomVolumes.ts';
 import { type RoomWork, roomInLayer, roomRegion } from './roomWork.ts';
@@ -82,7 +81,6 @@ export interface LayerPlan {
   /** What rooms take of foam, paste and skin. */
   rooms: RoomVolumes;
   foamMassG: { low: number; likely: number; high: number };
-  paste: PasteDepth;
   levels: Level[];
   sheetsUsed: SheetsUsed[];
 }
@@ -140,7 +138,6 @@ export function* layerPlan(
     savedG,
     rooms: volumes,
     foamMassG: massG,
-    paste: pasteDepth(ground.grid, target.grid, ground.coverage, steps, map),
     levels: levelsOf(land.levels, project.stack.onJoint, steps, model.pools, project.sheets),
     sheetsUsed: takenFrom(project, model.pools, totals.usedMm2),
   };

@@ -38,21 +38,11 @@ const QUARTERS: readonly (readonly [number, number])[] = [
 ];
 
 /**
+ * Paste part by part (one part where the base is not parted), over all parts together, and for a parted base the mean depth of each cell, mm.
+ *
  * Depth square to the surface = (ground - foam after carving) x cosine of the slope, over the true surface. A cell through which an outline or
  * a top runs is looked at in its four quarters; where paste fills up to a rising target the area is spread over the depths it runs through; the deepest spot also where the edge of a layer passes through the cell, since paste lies deepest just outside it.
  */
-export function pasteDepth(
-  ground: Grid,
-  target: Grid,
-  coverage: Float32Array | null,
-  steps: readonly Laid[],
-  map: Pick<AreaMap, 'node' | 'areas'> = { node: null, areas: [null] },
-): PasteDepth {
-  const [{ most95Mm, deepestMm }] = pasteByPart(ground, target, coverage, steps, map, null).parts;
-  return { most95Mm, deepestMm };
-}
-
-/** The same part by part (one part where the base is not parted), and for a parted base the mean depth of each cell, mm. */
 export function pasteByPart(
   ground: Grid,
   target: Grid,
@@ -60,7 +50,7 @@ export function pasteByPart(
   steps: readonly Laid[],
   { node, areas }: Pick<AreaMap, 'node' | 'areas'>,
   split: Split | null,
-): { parts: PartPaste[]; depthMm: Float32Array | null } {
+): { parts: PartPaste[]; whole: PasteDepth; depthMm: Float32Array | null } {
   const z = ground.values;
   const t = target.values;
   const { columns, rows } = ground;
@@ -120,17 +110,30 @@ export function pasteByPart(
   const parts = sums.map(({ rises, total, deepestMm, deepestCell, fill, skin }): PartPaste => {
     // From here on `rises` holds the area of each bin.
     for (let bin = 1; bin < rises.length; bin++) rises[bin] += rises[bin - 1];
-    let below = 0;
-    let most95Mm = deepestMm;
-    for (let bin = 0; bin < rises.length; bin++) {
-      below += rises[bin];
-      if (below < 0.95 * total) continue;
-      most95Mm = Math.min(deepestMm, (bin + 0.5) * BIN_MM);
-      break;
-    }
-    return { most95Mm, deepestMm, deepestCell, byDepthMm2: rises, fillMl: fill / 1000, skinMl: skin / 1000 };
+    return {
+      ...depthsIn([rises], total, deepestMm),
+      deepestCell,
+      byDepthMm2: rises,
+      fillMl: fill / 1000,
+      skinMl: skin / 1000,
+    };
   });
-  return { parts, depthMm };
+  const whole = depthsIn(
+    parts.map(({ byDepthMm2 }) => byDepthMm2),
+    sums.reduce((all, { total }) => all + total, 0),
+    Math.max(0, ...parts.map(({ deepestMm }) => deepestMm)),
+  );
+  return { parts, whole, depthMm };
+}
+
+/** Of areas by depth, taken together: the depth that 95 % of them do not exceed. */
+function depthsIn(byDepthMm2: readonly Float64Array[], totalMm2: number, deepestMm: number): PasteDepth {
+  let below = 0;
+  for (let bin = 0; bin < (byDepthMm2[0]?.length ?? 0); bin++) {
+    for (const area of byDepthMm2) below += area[bin];
+    if (below >= 0.95 * totalMm2) return { most95Mm: Math.min(deepestMm, (bin + 0.5) * BIN_MM), deepestMm };
+  }
+  return { most95Mm: deepestMm, deepestMm };
 }
 
 /** The heights at which the layers' outlines are cut, from below, their tops, and how many outlines lie at or under the foot of each bin. */

@@ -3,7 +3,7 @@ import type { Slopes } from './stackModel.ts';
 
 /**
  * How deep paste lies under a stack, read from the curve of heights alone: 95 % of the true surface is not deeper, square to it, mm. What is found on the lattice
- * itself (`pasteDepth`) lies within a few tenths of it where the slope at a height is much alike, further off where steep and flat ground share a height.
+ * itself (`pasteByPart`) lies within a few tenths of it where the slope at a height is much alike, further off where steep and flat ground share a height.
  */
 export function most95Guess(
   { binMm, planMm2, trueMm2, skinMm3 }: Slopes,

@@ -1,7 +1,7 @@
 import type { Grid } from '../geometry/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import type { Land, LayerPlan } from './layers.ts';
-import { BIN_MM, pasteByPart } from './pasteDepth.ts';
+import { BIN_MM, type PasteDepth, pasteByPart } from './pasteDepth.ts';
 import { roomVolumes } from './roomVolumes.ts';
 
 /** What paste a zone takes, and how deep it lies there. */
@@ -38,6 +38,8 @@ export function most95Of(depths: readonly Depth[]): number {
 
 export interface PasteMap {
   zones: ZonePaste[];
+  /** Over all zones together. */
+  whole: PasteDepth;
   /** Depth of paste by cell, square to the surface, mm. */
   depthMm: Float32Array;
 }
@@ -45,7 +47,7 @@ export interface PasteMap {
 /** Paste of a stack, zone by zone. What the cells tell is stretched (by parts of a per cent) to what the solids tell, so that nothing is lost between zones. */
 export function pasteOfZones(land: Land, plan: LayerPlan, skinMl: number, zones: ZoneMap, count: number): PasteMap {
   const { ground, target, map, rooms } = land;
-  const { parts, depthMm } = pasteByPart(ground.grid, target.grid, ground.coverage, plan.layers, map, {
+  const { parts, whole, depthMm } = pasteByPart(ground.grid, target.grid, ground.coverage, plan.layers, map, {
     of: zones.zone,
     count,
   });
@@ -69,6 +71,7 @@ export function pasteOfZones(land: Land, plan: LayerPlan, skinMl: number, zones:
     skinMl - plan.rooms.skinMl,
   );
   return {
+    whole,
     depthMm: depthMm ?? new Float32Array(0),
     zones: parts.map((part, k) => ({
       fillMl: fills[k],

@@ -46,6 +46,8 @@ import type { LandformReport, PlanReport, SchoolReport } from './schema.ts';
 /** One school's stack with what follows from it. */
 export interface Worked {
   plan: LayerPlan;
+  /** How deep paste lies on it. */
+  paste: PasteMap['whole'];
   /** What goes on the stack, before what the stack itself needs. */
   above: StageTakeoff[];
   takeoff: StageTakeoff[];
@@ -321,6 +323,7 @@ export function schoolReport(project: Project, worked: Worked): SchoolReport {
   return {
     ...plan,
     ...named(project, plan),
+    paste: worked.paste,
     handsOnMin: days.handsOnMin,
     pasteDryHours: days.pasteDryHours,
     finish: days.finish,

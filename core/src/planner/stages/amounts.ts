@@ -48,10 +48,10 @@ const chosenAbove = stage({
 export const workedBy = (school: School) =>
   stage({
     name: `amounts, ${school}`,
-    needs: { layers: layersBy(school), above: aboveBy(school) },
-    run: ({ input: { project }, needs: { layers, above } }): Worked => {
+    needs: { layers: layersBy(school), paste: pasteBy(school), above: aboveBy(school) },
+    run: ({ input: { project }, needs: { layers, paste, above } }): Worked => {
       const takeoff = takeoffOf(project, layers.plan, above, null);
-      return { plan: layers.plan, above, takeoff, days: daysOf(project, layers.plan, takeoff) };
+      return { plan: layers.plan, paste: paste.whole, above, takeoff, days: daysOf(project, layers.plan, takeoff) };
     },
     lags: isOther(school),
   });
@@ -59,10 +59,10 @@ export const workedBy = (school: School) =>
 /** Amounts, minutes and days of what is built: what is used of sheets is what the pieces are laid on. */
 export const worked = stage({
   name: 'amounts',
-  needs: { plan: chosenLayers, above: chosenAbove, cutting },
+  needs: { plan: chosenLayers, paste: chosenPaste, above: chosenAbove, cutting },
   run: ({ input: { project }, needs }): Worked => {
     const plan = { ...needs.plan, sheetsUsed: needs.cutting.sheetsUsed };
     const takeoff = takeoffOf(project, plan, needs.above, needs.cutting);
-    return { plan, above: needs.above, takeoff, days: daysOf(project, plan, takeoff) };
+    return { plan, paste: needs.paste.whole, above: needs.above, takeoff, days: daysOf(project, plan, takeoff) };
   },
 });

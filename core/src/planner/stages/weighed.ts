@@ -31,8 +31,9 @@ export const weighed = (school: School, written: readonly HandLayer[]) =>
         steps,
         costOf(model, steps, weightsOf(project.stacking)),
       );
-      const above = aboveOf(input, needs, pasteFor({ land: needs.land, zones: needs.zoneAreas }, plan));
+      const paste = pasteFor({ land: needs.land, zones: needs.zoneAreas }, plan);
+      const above = aboveOf(input, needs, paste);
       const takeoff = takeoffOf(project, plan, above, null);
-      return schoolReport(project, { plan, above, takeoff, days: daysOf(project, plan, takeoff) });
+      return schoolReport(project, { plan, paste: paste.whole, above, takeoff, days: daysOf(project, plan, takeoff) });
     },
   });
