@@ -1,10 +1,11 @@
 import { spawn } from 'node:child_process';
-import { build, command, install, requireNode, root } from './setup.mjs';
+import { build, command, install, requireNode, root, server } from './setup.mjs';
 
 requireNode();
 install();
 build();
 command();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], { cwd: root, stdio: 'inherit' });
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));
+server();
+const serving = spawn(process.execPath, ['server/dist/main.js'], { cwd: root, stdio: 'inherit' });
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => serving.kill(signal));
+serving.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));

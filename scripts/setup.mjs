@@ -84,17 +84,22 @@ function newest(path) {
   return Math.max(mtimeMs, ...inside.map((name) => newest(join(path, name))));
 }
 
-/** The command line as one file. Looks at the times of its sources only: this runs before every command. */
-export function command() {
-  const built = join(root, 'cli/dist/main.js');
-  const sources = ['core/src', 'formats/src', 'cli/src', 'cli/vite.config.ts', 'package-lock.json'];
+/** A part built for Node. Looks at the times of its sources only: this runs before every command. */
+function builtForNode(part, sources) {
+  const built = join(root, part, 'dist/main.js');
   const since = existsSync(built) ? statSync(built).mtimeMs : 0;
-  if (sources.every((path) => newest(join(root, path)) < since)) return;
-  const { status, stderr, stdout } = spawnSync('npx', ['vite', 'build', 'cli', '--logLevel', 'warn'], { cwd: root });
+  if ([...sources, `${part}/src`, `${part}/vite.config.ts`].every((path) => newest(join(root, path)) < since)) return;
+  const { status, stderr, stdout } = spawnSync('npx', ['vite', 'build', part, '--logLevel', 'warn'], { cwd: root });
   if (status === 0) return;
-  console.error(`Cannot build the command:\n${stdout}${stderr}`);
+  console.error(`Cannot build the ${part}:\n${stdout}${stderr}`);
   process.exit(1);
 }
+
+/** The command line. */
+export const command = () => builtForNode('cli', ['core/src', 'formats/src', 'package-lock.json']);
+
+/** The server. */
+export const server = () => builtForNode('server', ['core/src', 'package-lock.json']);
 
 /** Debian's Chromium for the browser tests: installed as root, asked for otherwise. */
 export function browser() {
