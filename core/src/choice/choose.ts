@@ -185,7 +185,7 @@ function proposalOf(
   costMin: number,
 ): Proposal {
   const glued = steps.map(({ option, areaMm2 }) => ({
-    sheetId: model.pools[option.pools[0]].sheetIds[0],
+    sheetId: model.stock[option.pools[0]].sheetIds[0],
     thicknessMm: option.thicknessMm,
     areaMm2,
     // As if each layer were two and a half times as long as wide.
@@ -194,7 +194,7 @@ function proposalOf(
   return {
     school,
     steps,
-    layers: steps.map(({ option }) => handOf(option, model.pools)),
+    layers: steps.map(({ option }) => handOf(option, model.stock)),
     totals,
     costMin,
     dryHours: stackDryHours(project, glued, most95Guess(slopes, steps)),

@@ -1,4 +1,4 @@
-import type { Pins } from './lattice.ts';
+import type { Constraints } from './constraints.ts';
 
 /** A row of the stiffness touches nodes at most two steps away: a window of five by five. */
 export const REACH = 2;
@@ -11,9 +11,9 @@ export interface Creased {
   /** 1 for nodes of a flat: bending does not act across its rim. */
   flat: Uint8Array;
   /** Edges (1 to the right, 2 away) that a line crosses, across which bending does not act, and across which nothing does. */
-  blocked: Pins['blocked'];
-  folded: Pins['folded'];
-  cut: Pins['cut'];
+  blocked: Constraints['blocked'];
+  folded: Constraints['folded'];
+  cut: Constraints['cut'];
   /** The region of each node, and how hard bending and tension (per cell) act in each. */
   label: Int32Array;
   bend: Float64Array;

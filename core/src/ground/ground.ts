@@ -18,10 +18,10 @@ import {
   type Terrain,
   type Tile,
 } from '../project/index.ts';
+import { constraintsOf } from './constraints.ts';
 import { keepEdges } from './edges.ts';
 import { type Built, buildLandforms, buildOnto } from './forms/compose.ts';
 import { guessedNodes, guessRead } from './guess.ts';
-import { pinsOf } from './lattice.ts';
 import { type Regions, regionsOf } from './regions.ts';
 import { resolveNear } from './resolve.ts';
 import { roundedOver } from './rounding.ts';
@@ -138,7 +138,7 @@ export function* solvedOf(
   if (!lines.length) return { grid: lattice, lines, free: null, near: false, terrain, over };
   const box = sameLattice && before.lines.length ? changedBox(before.lines, lines) : undefined;
   if (before && box === null && (!before.near || quick)) return before;
-  const pins = pinsOf(lattice, lines);
+  const pins = constraintsOf(lattice, lines);
   const regions = regionsOf(lattice, lines, pins);
   // A line more or less can change the ground far and wide.
   const near = quick && !!box && before?.free != null && before.lines.length === lines.length;

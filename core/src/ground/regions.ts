@@ -1,5 +1,5 @@
 import { type Grid, insideRing, type Point, ringArea } from '../geometry/index.ts';
-import { edgeEnds, type Pins } from './lattice.ts';
+import { type Constraints, edgeEnds } from './constraints.ts';
 import type { ShapeLine } from './shapeLines.ts';
 
 /** What is known of the heights in one region, the ground between lines. */
@@ -64,7 +64,7 @@ const widen = (reach: Reach | undefined, height: number): Reach =>
  * - beyond the crest or the foot of a cliff alone it lies at that height.
  * The board stops it, but does not bend it: `rounding.ts` sees to that, as to the interval.
  */
-export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Pins): Regions {
+export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Constraints): Regions {
   const { columns, rows } = grid;
   const label = labelPatches(columns, rows, pins.blocked);
   const patches = gatherPatches(label, pins);
@@ -106,7 +106,7 @@ export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Pins): 
 }
 
 /** Lowest and highest pin of each line; null for a line that pins nothing. */
-function reachesOf(count: number, pins: Pins): (Reach | null)[] {
+function reachesOf(count: number, pins: Constraints): (Reach | null)[] {
   const reaches = new Array<Reach | null>(count).fill(null);
   for (let k = 0; k < pins.heights.length; k++)
     reaches[pins.marks[k]] = widen(reaches[pins.marks[k]] ?? undefined, pins.heights[k]);
@@ -142,7 +142,7 @@ function labelPatches(columns: number, rows: number, blocked: Uint8Array): Int32
   return label;
 }
 
-function gatherPatches(label: Int32Array, pins: Pins): Patch[] {
+function gatherPatches(label: Int32Array, pins: Constraints): Patch[] {
   const patches: Patch[] = [];
   for (let n = 0; n < label.length; n++)
     if (!patches[label[n]])

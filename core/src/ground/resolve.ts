@@ -1,8 +1,8 @@
 import type { Grid } from '../geometry/index.ts';
-import { type Pins, pinsOf } from './lattice.ts';
+import { type Constraints, constraintsOf } from './constraints.ts';
 import { FLAT, type Regions } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
-import { type Surface, settleFrom } from './solve.ts';
+import { type Surface, solveFrom } from './solve.ts';
 
 /** What lies further than this from a change waits for the exact ground, mm. */
 const NEAR_MM = 60;
@@ -35,16 +35,16 @@ export interface Rested {
 export function* resolveNear(
   { grid, regions: old, surface: { z, bendLengthMm } }: Rested,
   lines: readonly ShapeLine[],
-  pins: Pins,
+  pins: Constraints,
   regions: Regions,
   box: readonly [number, number, number, number],
 ): Generator<undefined, Surface> {
   const before: Surface = { z, bendLengthMm: carriedOn(bendLengthMm, old, regions) };
   const part = partRound(grid, box);
   const local = part && staysWithin(part, grid, old, regions);
-  if (!local) return { ...before, z: yield* settleFrom(before, grid, lines, pins, regions) };
+  if (!local) return { ...before, z: yield* solveFrom(before, grid, lines, pins, regions) };
   const { window, inside, values } = windowOf(grid, z, regions, part);
-  const solved = yield* settleFrom({ ...before, z: values }, window, lines, pinsOf(window, lines), inside);
+  const solved = yield* solveFrom({ ...before, z: values }, window, lines, constraintsOf(window, lines), inside);
   const whole = z.slice();
   for (let j = 0; j < window.rows; j++)
     whole.set(solved.subarray(j * window.columns, (j + 1) * window.columns), (j + part.j0) * grid.columns + part.i0);

@@ -1,9 +1,16 @@
 import type { Grid } from '../geometry/index.ts';
-import type { Pins } from './lattice.ts';
-import { type Level, roomFor, settle } from './multigrid.ts';
+import type { Constraints } from './constraints.ts';
+import {
+  type GridLevel,
+  gridLevelsOf,
+  holdStill,
+  interpolated,
+  multigridLevelOf,
+  multigridLevelsOf,
+} from './gridLevels.ts';
+import { conjugateGradients, type MultigridLevel, workspaceFor } from './multigrid.ts';
 import type { Regions, Rule } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
-import { holdStill, levelOf, levelsOf, refined, type Storey, storeysOf } from './storeys.ts';
 
 /** A lattice has come to rest when its nodes are nearer than this to where they belong, mm. */
 const REST_MM = 0.01;
@@ -44,25 +51,25 @@ export interface Surface {
 export function* solveGround(
   grid: Grid,
   lines: readonly ShapeLine[],
-  pins: Pins,
+  pins: Constraints,
   regions: Regions,
 ): Generator<undefined, Surface> {
-  const storeys = yield* storeysOf(grid, lines, pins, regions);
+  const storeys = yield* gridLevelsOf(grid, lines, pins, regions);
   const coarsest = storeys[storeys.length - 1];
   const bendLengthMm = new Float64Array(regions.rules.length).fill(Number.POSITIVE_INFINITY);
   // Finest first; a lattice is made stiff when it is reached.
-  let levels: Level[] = [];
+  let levels: MultigridLevel[] = [];
   let z: Float64Array = new Float64Array(coarsest.lattice.values.length).fill(coarsest.meanMm);
   for (let k = storeys.length - 1; k >= 0; k--) {
-    if (k < storeys.length - 1) z = refined(z, storeys[k + 1].lattice, storeys[k].lattice);
+    if (k < storeys.length - 1) z = interpolated(z, storeys[k + 1].lattice, storeys[k].lattice);
     holdStill(z, storeys[k].regions);
-    levels = [levelOf(storeys[k], bendLengthMm, grid.cellMm), ...levels];
-    const room = roomFor(z.length);
+    levels = [multigridLevelOf(storeys[k], bendLengthMm, grid.cellMm), ...levels];
+    const room = workspaceFor(z.length);
     const rounds = ROUNDS.find(({ fromNodes }) => z.length >= fromNodes)?.rounds ?? 0;
     for (let round = 0; ; round++) {
-      yield* settle(levels, z, room, k ? REST_ON_THE_WAY_MM : REST_MM, MOST_STEPS);
+      yield* conjugateGradients(levels, z, room, k ? REST_ON_THE_WAY_MM : REST_MM, MOST_STEPS);
       if (round === rounds || !straighten(storeys[k], grid, regions.rules, z, bendLengthMm)) break;
-      levels = levelsOf(storeys.slice(k), bendLengthMm, grid.cellMm);
+      levels = multigridLevelsOf(storeys.slice(k), bendLengthMm, grid.cellMm);
     }
   }
   const { datumMm } = storeys[0];
@@ -71,26 +78,26 @@ export function* solveGround(
 }
 
 /** The same, taken up from a surface that was at rest before a small change of the lines; each region is drawn as straight as it was. */
-export function* settleFrom(
+export function* solveFrom(
   before: Surface,
   grid: Grid,
   lines: readonly ShapeLine[],
-  pins: Pins,
+  pins: Constraints,
   regions: Regions,
 ): Generator<undefined, Float64Array> {
-  const storeys = yield* storeysOf(grid, lines, pins, regions);
+  const storeys = yield* gridLevelsOf(grid, lines, pins, regions);
   const [{ datumMm, regions: held }] = storeys;
   const z = before.z.map((height) => height - datumMm);
   holdStill(z, held);
-  const levels = levelsOf(storeys, before.bendLengthMm, grid.cellMm);
-  yield* settle(levels, z, roomFor(z.length), REST_MM, stepsAfter(z.length));
+  const levels = multigridLevelsOf(storeys, before.bendLengthMm, grid.cellMm);
+  yield* conjugateGradients(levels, z, workspaceFor(z.length), REST_MM, stepsAfter(z.length));
   for (let n = 0; n < z.length; n++) z[n] += datumMm;
   return z;
 }
 
 /** Draws regions straighter that pass the heights of their lines. False when none does. */
 function straighten(
-  { datumMm, lattice, regions: { label }, flat, pins }: Storey,
+  { datumMm, lattice, regions: { label }, flat, pins }: GridLevel,
   base: Grid,
   rules: readonly Rule[],
   z: Float64Array,
@@ -120,7 +127,7 @@ function straighten(
 }
 
 /** 1 for nodes that lines and spots pin, and for their neighbours: they are only as near to a line as their cell. */
-function besideMarks({ nodes, weights, blocked }: Pins, columns: number): Uint8Array {
+function besideMarks({ nodes, weights, blocked }: Constraints, columns: number): Uint8Array {
   const beside = new Uint8Array(blocked.length);
   for (let k = 0; k < nodes.length; k++)
     if (weights[k] !== 0)

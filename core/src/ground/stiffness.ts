@@ -1,5 +1,5 @@
+import type { Constraints } from './constraints.ts';
 import { addBending, addTension, type Creased, inWindow, REACH, specialNodes, WINDOW } from './creases.ts';
-import type { Pins } from './lattice.ts';
 
 /** How hard pins hold, against bending at weight 1: those between nodes, and those that carry ground on straight to a line (hinges). */
 export interface Hold {
@@ -60,7 +60,7 @@ const centreOf = (bend: number, pull: number) => 20 * bend + 4 * pull;
 const sideOf = (bend: number, pull: number) => 8 * bend + pull;
 
 /** The stiffness of a lattice; nodes that are `held` do not move. */
-export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Pins, hold: Hold): Stiffness {
+export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Constraints, hold: Hold): Stiffness {
   const { columns, rows, label, bend, pull } = creased;
   const special = specialNodes(creased);
   const own = new Int32Array(columns * rows);
@@ -141,7 +141,7 @@ function plainRow(window: Float64Array, bend: number, pull: number): void {
 }
 
 function addPins(
-  pins: Pins,
+  pins: Constraints,
   { pin, hinge }: Hold,
   { columns, label, pull }: Creased,
   own: Int32Array,
@@ -170,7 +170,7 @@ function addPins(
 }
 
 /** In the order of their rows: a sweep over them then goes through the lattice, and what it needs is at hand. */
-function pairsOf({ nodes, weights }: Pins, own: Int32Array, columns: number, windows: Float64Array): Pairs {
+function pairsOf({ nodes, weights }: Constraints, own: Int32Array, columns: number, windows: Float64Array): Pairs {
   const size = WINDOW * WINDOW;
   const middle = inWindow(0, 0);
   const pairs: { rowA: number; rowB: number; tie: number }[] = [];
@@ -217,14 +217,14 @@ function ownRows(own: Int32Array, columns: number, windows: Float64Array, count:
 }
 
 /**
- * out = the stiffness times z: half the energy's gradient, without the pins' pull. With `wanted`: what z leaves of it, wanted - stiffness x z.
+ * out = the stiffness times z: half the energy's gradient, without the pins' pull. With `rhs`: what z leaves of it, rhs - stiffness x z.
  * Held nodes are left as they are in `out`. Returns z x stiffness x z, twice the energy of z but for the pins' pull.
  */
 export function applyStiffness(
   stiffness: Stiffness,
   z: Float64Array,
   out: Float64Array,
-  wanted: Float64Array | null = null,
+  rhs: Float64Array | null = null,
 ): number {
   let energy = 0;
   const { columns, runs, runBend, runPull, ownNodes, starts, nodes, weights, diagonal } = stiffness;
@@ -253,7 +253,7 @@ export function applyStiffness(
         side * (left + right + near + away) +
         twist * (nearLeft + nearRight + awayLeft + awayRight) +
         bend * (left2 + right2 + z[n - two] + z[n + two]);
-      out[n] = wanted ? wanted[n] - image : image;
+      out[n] = rhs ? rhs[n] - image : image;
       energy += here * image;
       left2 = left;
       left = here;
@@ -269,7 +269,7 @@ export function applyStiffness(
     const n = ownNodes[row];
     let sum = diagonal[row] * z[n];
     for (let s = starts[row]; s < starts[row + 1]; s++) sum += weights[s] * z[nodes[s]];
-    out[n] = wanted ? wanted[n] - sum : sum;
+    out[n] = rhs ? rhs[n] - sum : sum;
     energy += z[n] * sum;
   }
   return energy;
@@ -279,14 +279,14 @@ export function applyStiffness(
 function setByOwnRows(
   { ownNodes, starts, nodes, weights, diagonal }: Stiffness,
   z: Float64Array,
-  wanted: Float64Array,
+  rhs: Float64Array,
   first: number,
   end: number,
   step: 1 | -1,
 ): void {
   for (let row = first; row !== end; row += step) {
     const n = ownNodes[row];
-    let sum = wanted[n];
+    let sum = rhs[n];
     const last = starts[row + 1];
     for (let s = starts[row]; s < last; s++) sum -= weights[s] * z[nodes[s]];
     z[n] = sum / diagonal[row];
@@ -297,15 +297,15 @@ function setByOwnRows(
  * Both nodes of each pin set at once to what their rows ask of them (block Gauss-Seidel): a pin ties them so hard that one by one they
  * would never turn about it.
  */
-export function sweepPairs(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+export function sweepPairs(stiffness: Stiffness, z: Float64Array, rhs: Float64Array, backward: boolean): void {
   const { pairs, ownNodes, starts, nodes, weights, diagonal } = stiffness;
   const count = pairs.ties.length;
   for (let q = 0; q < count; q++) {
     const k = backward ? count - 1 - q : q;
     const [rowA, rowB, tie] = [pairs.rows[2 * k], pairs.rows[2 * k + 1], pairs.ties[k]];
     const [a, b] = [ownNodes[rowA], ownNodes[rowB]];
-    let restA = wanted[a] - diagonal[rowA] * z[a];
-    let restB = wanted[b] - diagonal[rowB] * z[b];
+    let restA = rhs[a] - diagonal[rowA] * z[a];
+    let restB = rhs[b] - diagonal[rowB] * z[b];
     for (let s = starts[rowA]; s < starts[rowA + 1]; s++) restA -= weights[s] * z[nodes[s]];
     for (let s = starts[rowB]; s < starts[rowB + 1]; s++) restB -= weights[s] * z[nodes[s]];
     z[a] += (restA * diagonal[rowB] - tie * restB) * pairs.inverses[k];
@@ -317,44 +317,44 @@ export function sweepPairs(stiffness: Stiffness, z: Float64Array, wanted: Float6
  * Each free node in turn set to what its row asks of it (Gauss-Seidel), twice over, forward or backward through the lattice. The second
  * sweep follows the first two lattice rows behind, as far as a row reaches, so that heights are still at hand when they are needed again.
  */
-export function sweepTwice(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+export function sweepTwice(stiffness: Stiffness, z: Float64Array, rhs: Float64Array, backward: boolean): void {
   const { rows } = stiffness;
   for (let t = 0; t < rows + REACH; t++) {
-    if (t < rows) sweepRow(stiffness, z, wanted, backward ? rows - 1 - t : t, backward);
+    if (t < rows) sweepRow(stiffness, z, rhs, backward ? rows - 1 - t : t, backward);
     const again = t - REACH;
-    if (again >= 0) sweepRow(stiffness, z, wanted, backward ? rows - 1 - again : again, backward);
+    if (again >= 0) sweepRow(stiffness, z, rhs, backward ? rows - 1 - again : again, backward);
   }
 }
 
 /** One lattice row: its runs, and between them the nodes with rows of their own. */
-function sweepRow(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, j: number, backward: boolean): void {
+function sweepRow(stiffness: Stiffness, z: Float64Array, rhs: Float64Array, j: number, backward: boolean): void {
   const { runs, runsFrom, ownNodes, ownFrom } = stiffness;
   if (backward) {
     let row = ownFrom[j + 1] - 1;
     for (let run = runsFrom[j + 1] - 1; run >= runsFrom[j]; run--) {
       const after = row;
       while (row >= ownFrom[j] && ownNodes[row] >= runs[2 * run]) row--;
-      setByOwnRows(stiffness, z, wanted, after, row, -1);
-      sweepRun(stiffness, z, wanted, run, -1);
+      setByOwnRows(stiffness, z, rhs, after, row, -1);
+      sweepRun(stiffness, z, rhs, run, -1);
     }
-    setByOwnRows(stiffness, z, wanted, row, ownFrom[j] - 1, -1);
+    setByOwnRows(stiffness, z, rhs, row, ownFrom[j] - 1, -1);
     return;
   }
   let row = ownFrom[j];
   for (let run = runsFrom[j]; run < runsFrom[j + 1]; run++) {
     const before = row;
     while (row < ownFrom[j + 1] && ownNodes[row] < runs[2 * run]) row++;
-    setByOwnRows(stiffness, z, wanted, before, row, 1);
-    sweepRun(stiffness, z, wanted, run, 1);
+    setByOwnRows(stiffness, z, rhs, before, row, 1);
+    sweepRun(stiffness, z, rhs, run, 1);
   }
-  setByOwnRows(stiffness, z, wanted, row, ownFrom[j + 1], 1);
+  setByOwnRows(stiffness, z, rhs, row, ownFrom[j + 1], 1);
 }
 
 /** The same for the nodes with rows of their own alone. */
-export function sweepFew(stiffness: Stiffness, z: Float64Array, wanted: Float64Array, backward: boolean): void {
+export function sweepOwnRows(stiffness: Stiffness, z: Float64Array, rhs: Float64Array, backward: boolean): void {
   const count = stiffness.ownNodes.length;
-  if (backward) setByOwnRows(stiffness, z, wanted, count - 1, -1, -1);
-  else setByOwnRows(stiffness, z, wanted, 0, count, 1);
+  if (backward) setByOwnRows(stiffness, z, rhs, count - 1, -1, -1);
+  else setByOwnRows(stiffness, z, rhs, 0, count, 1);
 }
 
 /**
@@ -364,7 +364,7 @@ export function sweepFew(stiffness: Stiffness, z: Float64Array, wanted: Float64A
 function sweepRun(
   { columns, runs, runBend, runPull }: Stiffness,
   z: Float64Array,
-  wanted: Float64Array,
+  rhs: Float64Array,
   run: number,
   step: 1 | -1,
 ): void {
@@ -385,7 +385,7 @@ function sweepRun(
     const nearAfter = z[n - columns + step];
     const awayAfter = z[n + columns + step];
     const others =
-      wanted[n] * inverse +
+      rhs[n] * inverse +
       pull * (after + near + away) -
       twist * (nearBefore + nearAfter + awayBefore + awayAfter) -
       far * (after2 + z[n - two] + z[n + two]);

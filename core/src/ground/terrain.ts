@@ -1,6 +1,6 @@
 import { type Grid, insideRing, smoothed, withValues } from '../geometry/index.ts';
 import { readHeights, type Terrain } from '../project/index.ts';
-import { type Pins, pinsOf } from './lattice.ts';
+import { type Constraints, constraintsOf } from './constraints.ts';
 import type { ShapeLine } from './shapeLines.ts';
 
 /**
@@ -67,7 +67,7 @@ const FALLS_OVER = 4;
  */
 export function bentToLines(terrain: Grid, lines: readonly ShapeLine[], reachMm: number): Grid {
   const { values } = terrain;
-  const pins = pinsOf(terrain, lines);
+  const pins = constraintsOf(terrain, lines);
   const flats = flatsOf(terrain, lines);
   const wide = bend(terrain, pins, flats, reachMm / FALLS_OVER);
   const narrow = bend(terrain, pins, flats, reachMm / FALLS_OVER / 2);
@@ -89,7 +89,12 @@ function flatsOf({ columns, rows, cellMm, values }: Grid, lines: readonly ShapeL
 }
 
 /** A skin that meets the pins and flats and falls by e over `overMm`, mm to be added at each node. */
-function bend({ columns, rows, cellMm, values }: Grid, pins: Pins, flats: Float64Array, overMm: number): Float64Array {
+function bend(
+  { columns, rows, cellMm, values }: Grid,
+  pins: Constraints,
+  flats: Float64Array,
+  overMm: number,
+): Float64Array {
   const u = flats.map((lift) => (Number.isNaN(lift) ? 0 : lift));
   const held = Uint8Array.from(flats, (lift) => (Number.isNaN(lift) ? 0 : 1));
   for (let round = 0; round < PIN_ROUNDS; round++)

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gather, spread, transferOf } from './transfer.ts';
+import { prolongate, restrict, transferOf } from './transfer.ts';
 
 const COLUMNS = 11;
 const ROWS = 8;
@@ -17,7 +17,7 @@ const spreadOn = (folded: Uint8Array, at: (i: number, j: number) => number) => {
   const { wide, deep } = transfer;
   const coarse = Float64Array.from({ length: wide * deep }, (_, n) => at(2 * (n % wide), 2 * Math.floor(n / wide)));
   const fine = new Float64Array(COLUMNS * ROWS);
-  spread(transfer, coarse, fine, new Uint8Array(fine.length));
+  prolongate(transfer, coarse, fine, new Uint8Array(fine.length));
   return fine;
 };
 
@@ -54,8 +54,8 @@ describe('heights carried between lattices', () => {
         const transfer = transferWith(Uint8Array.from(folds));
         expect([transfer.wide, transfer.deep]).toEqual([6, 5]);
         const [up, down] = [new Float64Array(30), new Float64Array(COLUMNS * ROWS)];
-        gather(transfer, Float64Array.from(fine), up);
-        spread(transfer, Float64Array.from(coarse), down, new Uint8Array(down.length));
+        restrict(transfer, Float64Array.from(fine), up);
+        prolongate(transfer, Float64Array.from(coarse), down, new Uint8Array(down.length));
         const product = (a: ArrayLike<number>, b: ArrayLike<number>) =>
           Array.from(a).reduce((sum, each, k) => sum + each * b[k], 0);
         expect(product(up, coarse)).toBeCloseTo(4 * product(fine, down), 6);

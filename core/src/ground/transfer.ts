@@ -76,10 +76,10 @@ export function transferOf({
 }
 
 /** Adds the change of a coarse lattice to that of the fine one, but for its held nodes (prolongation). */
-export function spread(
+export function prolongate(
   { columns, rows, wide, deep, middle, across, away }: Transfer,
   coarse: Float64Array,
-  change: Float64Array,
+  correction: Float64Array,
   held: Uint8Array,
 ): void {
   for (let j = 0; j < deep; j++) {
@@ -95,13 +95,15 @@ export function spread(
   for (let j = 0, n = 0; j < rows; j++) {
     let near = (j >> 1) * columns;
     let far = j & 1 ? near + columns : near;
-    for (let i = 0; i < columns; i++, n++, near++, far++) if (!held[n]) change[n] += (middle[near] + middle[far]) / 2;
+    for (let i = 0; i < columns; i++, n++, near++, far++)
+      if (!held[n]) correction[n] += (middle[near] + middle[far]) / 2;
   }
   for (let k = 0; k < away.length; k += EACH) {
     const n = away[k];
     if (held[n]) continue;
     const near = between(n, columns);
-    change[n] += 1.5 * middle[away[k + 1]] - 0.5 * middle[away[k + 2]] - (middle[near] + middle[near + columns]) / 2;
+    correction[n] +=
+      1.5 * middle[away[k + 1]] - 0.5 * middle[away[k + 2]] - (middle[near] + middle[near + columns]) / 2;
   }
 }
 
@@ -109,37 +111,37 @@ export function spread(
  * What is left on a fine lattice, gathered on the coarse one (restriction): the transpose of `spread`, times 4, because the differences of a
  * lattice of twice the cell are written without its cell and stand for a quarter as many nodes with sixteen times the squares.
  */
-export function gather(
+export function restrict(
   { columns, rows, wide, deep, middle, across, away }: Transfer,
-  rest: Float64Array,
-  wanted: Float64Array,
+  residual: Float64Array,
+  rhs: Float64Array,
 ): void {
   middle.fill(0);
   for (let j = 0, n = 0; j < rows; j++) {
     let near = (j >> 1) * columns;
     let far = j & 1 ? near + columns : near;
     for (let i = 0; i < columns; i++, n++, near++, far++) {
-      middle[near] += 2 * rest[n];
-      middle[far] += 2 * rest[n];
+      middle[near] += 2 * residual[n];
+      middle[far] += 2 * residual[n];
     }
   }
   for (let k = 0; k < away.length; k += EACH) {
-    const left = 4 * rest[away[k]];
+    const left = 4 * residual[away[k]];
     const near = between(away[k], columns);
     middle[away[k + 1]] += 1.5 * left;
     middle[away[k + 2]] -= 0.5 * left;
     middle[near] -= left / 2;
     middle[near + columns] -= left / 2;
   }
-  wanted.fill(0);
+  rhs.fill(0);
   for (let j = 0; j < deep; j++) {
     const from = j * columns;
     const to = j * wide;
     for (let i = 0, c = to; i < columns; i += 2, c++) {
-      wanted[c] += middle[from + i];
+      rhs[c] += middle[from + i];
       if (i + 1 < columns) {
-        wanted[c] += middle[from + i + 1] / 2;
-        wanted[c + 1] += middle[from + i + 1] / 2;
+        rhs[c] += middle[from + i + 1] / 2;
+        rhs[c + 1] += middle[from + i + 1] / 2;
       }
     }
   }
@@ -147,10 +149,10 @@ export function gather(
     const left = middle[across[k]];
     const row = Math.floor(across[k] / columns);
     const c = row * wide + ((across[k] - row * columns) >> 1);
-    wanted[across[k + 1]] += 1.5 * left;
-    wanted[across[k + 2]] -= 0.5 * left;
-    wanted[c] -= left / 2;
-    wanted[c + 1] -= left / 2;
+    rhs[across[k + 1]] += 1.5 * left;
+    rhs[across[k + 2]] -= 0.5 * left;
+    rhs[c] -= left / 2;
+    rhs[c + 1] -= left / 2;
   }
 }
 

@@ -10,7 +10,7 @@ import {
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { Project, School } from '../project/index.ts';
-import { type Pool, type StackModel, type Step, type Totals, totalsOf } from '../stack/index.ts';
+import { type StackModel, type Step, type StockClass, type Totals, totalsOf } from '../stack/index.ts';
 import type { AreaMap } from './areas.ts';
 import { dowelsBetween } from './dowels.ts';
 import { footprintsOf } from './footprints.ts';
@@ -114,9 +114,9 @@ export function* layerPlan(
   const massG = { low: 0, likely: 0, high: 0 };
   let savedG = 0;
   layers.forEach((layer, k) => {
-    const shares = densityShares(steps[k], model.pools);
+    const shares = densityShares(steps[k], model.stock);
     savedG += (layer.cutOutMl * shares) / 1000;
-    const { low, high } = densitySpread(steps[k], model.pools);
+    const { low, high } = densitySpread(steps[k], model.stock);
     massG.low += (layer.foamLeftMl * shares * low) / 1000;
     massG.likely += (layer.foamLeftMl * shares) / 1000;
     massG.high += (layer.foamLeftMl * shares * high) / 1000;
@@ -138,18 +138,18 @@ export function* layerPlan(
     savedG,
     rooms: volumes,
     foamMassG: massG,
-    levels: levelsOf(land.levels, project.stack.onJoint, steps, model.pools, project.sheets),
-    sheetsUsed: takenFrom(project, model.pools, totals.usedMm2),
+    levels: levelsOf(land.levels, project.stack.onJoint, steps, model.stock, project.sheets),
+    sheetsUsed: takenFrom(project, model.stock, totals.usedMm2),
   };
 }
 
 /** Mean density of what a layer is cut from, kg/m3: by the area that each kind gives. */
-function densityShares({ option, fromPoolMm2, areaMm2 }: Step, pools: readonly Pool[]): number {
+function densityShares({ option, fromPoolMm2, areaMm2 }: Step, pools: readonly StockClass[]): number {
   return option.pools.reduce((sum, pool, k) => sum + (pools[pool].densityKgM3 * fromPoolMm2[k]) / areaMm2, 0);
 }
 
 /** How far the density of what a layer is cut from may lie from the likely one, as shares of it. */
-function densitySpread({ option }: Step, pools: readonly Pool[]): { low: number; high: number } {
+function densitySpread({ option }: Step, pools: readonly StockClass[]): { low: number; high: number } {
   const { densityKgM3, densityLowKgM3, densityHighKgM3 } = pools[option.pools[0]];
   return { low: densityLowKgM3 / densityKgM3, high: densityHighKgM3 / densityKgM3 };
 }
@@ -196,10 +196,10 @@ function* layersOf(
     const cutMl = ((areaMm2 - (areaOf(outlines[k]) - areaOf(pieces))) * thicknessMm) / 1000;
     const foamLeftMl = (areaMm2 * thicknessMm) / 1000 - carveMl - cutOutMl - volumes.leftMl[k];
     const netCarveMl = Math.max(0, carveMl - volumes.carveMl[k]);
-    const parts = partsOf(project.sheets, target.grid, ground.outline, map, model.pools, step, pieces);
+    const parts = partsOf(project.sheets, target.grid, ground.outline, map, model.stock, step, pieces);
     layers.push({
       index: k + 1,
-      sheetId: model.pools[option.pools[0]].sheetIds[0],
+      sheetId: model.stock[option.pools[0]].sheetIds[0],
       sliceMm: option.sliceMm,
       thicknessMm,
       fromMm: step.fromMm,

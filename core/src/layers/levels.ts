@@ -2,7 +2,7 @@ import { boundsOf, type Grid, heightAt, insideRing, outlineHeight, type Point, t
 import { type Built, treadsOf } from '../ground/index.ts';
 import { type Tolerance, toleranceOf } from '../materials/index.ts';
 import { type Item, isClosed, nameOf, type Project, runOf, type Sheet } from '../project/index.ts';
-import type { Pool, Step } from '../stack/index.ts';
+import type { Step, StockClass } from '../stack/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
 import { type AreaMap, areaAt } from './areas.ts';
 
@@ -71,7 +71,7 @@ export function levelsOf(
   wanted: readonly LevelPlace[],
   onJoint: readonly { itemId: string; part: string }[],
   steps: readonly Step[],
-  pools: readonly Pool[],
+  pools: readonly StockClass[],
   sheets: readonly Sheet[],
 ): Level[] {
   return wanted
@@ -186,7 +186,7 @@ export function sayTolerance({ minusMm, plusMm }: Tolerance, system: UnitSystem 
 }
 
 /** The widest tolerance of what a layer is cut from. */
-function toleranceIn({ option }: Step, pools: readonly Pool[], sheets: readonly Sheet[]): Tolerance {
+function toleranceIn({ option }: Step, pools: readonly StockClass[], sheets: readonly Sheet[]): Tolerance {
   const wide: Tolerance = { minusMm: 0, plusMm: 0 };
   for (const id of option.pools.flatMap((pool) => pools[pool].sheetIds)) {
     const sheet = sheets.find((candidate) => candidate.id === id);

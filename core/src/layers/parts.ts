@@ -12,7 +12,7 @@ import {
   withValues,
 } from '../geometry/index.ts';
 import type { Sheet } from '../project/index.ts';
-import type { Pool, Step } from '../stack/index.ts';
+import type { Step, StockClass } from '../stack/index.ts';
 import type { AreaMap } from './areas.ts';
 import { deepInside } from './deepInside.ts';
 
@@ -35,11 +35,11 @@ export function partsOf(
   target: Grid,
   outline: Ring,
   map: AreaMap,
-  pools: readonly Pool[],
+  pools: readonly StockClass[],
   { option, topMm }: Step,
   pieces: Polygon[],
 ): LayerPart[] {
-  const part = (pool: Pool, cut: Polygon[]): LayerPart => ({
+  const part = (pool: StockClass, cut: Polygon[]): LayerPart => ({
     sheetIds: pool.sheetIds.filter((id) => sheets.some((sheet) => sheet.id === id)),
     areaMm2: areaOf(cut),
     pieces: cut,
@@ -56,7 +56,7 @@ export function partsOf(
 }
 
 /** Where a pool may lie at a layer; null is everywhere. */
-function regionOf({ limit }: Pool, target: Grid, outline: Ring, map: AreaMap, topMm: number): Ring[] | null {
+function regionOf({ limit }: StockClass, target: Grid, outline: Ring, map: AreaMap, topMm: number): Ring[] | null {
   if (limit.kind === 'anywhere') return null;
   if (limit.kind === 'inside') return ringsOf(footprints(deepInside(target, limit.coverMm, outline), [topMm])[0]);
   const area = map.areas.findIndex((candidate) => candidate?.id === limit.areaId);

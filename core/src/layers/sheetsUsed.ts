@@ -1,5 +1,5 @@
 import type { Project } from '../project/index.ts';
-import { offcutArea, type Pool } from '../stack/index.ts';
+import { offcutArea, type StockClass } from '../stack/index.ts';
 
 /** What is taken of a kind of sheet: the area of its pieces, whole sheets, and how many of them must be bought. */
 export interface SheetsUsed {
@@ -15,7 +15,7 @@ export interface SheetsUsed {
  */
 export function takenFrom(
   { sheets, offcuts, stacking }: Pick<Project, 'sheets' | 'offcuts' | 'stacking'>,
-  pools: readonly Pool[],
+  pools: readonly StockClass[],
   usedMm2: readonly number[],
 ): SheetsUsed[] {
   const share = stacking.sheetYieldPercent / 100;

@@ -8,8 +8,8 @@ import {
   optionFor,
   optionsOf,
   type Pinned,
-  poolsOf,
   type StackModel,
+  stockClassesOf,
   toStep,
   type Weights,
 } from '../stack/index.ts';
@@ -57,7 +57,7 @@ type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' |
 /** The choice of one school: areas that have a school of their own keep it. */
 export function modelFor(project: Shed, ground: StackGround, school: School): StackModel {
   const { stacking, stack } = project;
-  const pools = poolsOf(project);
+  const pools = stockClassesOf(project);
   const catalogue = catalogueOf(project.materials);
   const paste = fillPasteOf(project);
   return {
@@ -68,7 +68,7 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
       inside: new Map([...ground.inside].map(([coverMm, curves]) => [coverMm, curves[k]])),
     })),
     highestMm: ground.target.curve.highestMm,
-    pools,
+    stock: pools,
     options: optionsOf(pools, stacking.wire),
     wire: stacking.wire,
     glueLineMm: toStep(stacking.glueLineMm ?? glueOf(stacking.glue, catalogue).lineMm.likely),
@@ -83,7 +83,7 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
 }
 
 /** Layers that the builder pinned, as far as there are still sheets for them. */
-export const pinnedOf = ({ stack, stacking }: Shed, { pools }: StackModel): Pinned[] =>
+export const pinnedOf = ({ stack, stacking }: Shed, { stock: pools }: StackModel): Pinned[] =>
   stack.pinned.flatMap((layer) => {
     const option = optionFor(layer, pools, stacking.wire);
     return option ? [{ option, fromMm: layer.fromMm }] : [];

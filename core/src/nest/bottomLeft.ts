@@ -1,6 +1,6 @@
 import type { BitMap } from './noFit.ts';
+import type { Maps, Position } from './positions.ts';
 import type { Variant } from './problem.ts';
-import type { Maps, Spot } from './spots.ts';
 
 /** In which order pieces are taken, and which of its turns each one has. */
 export interface Order {
@@ -15,7 +15,7 @@ export function firstFree(
   maps: Maps,
   variant: Variant,
   bed: number,
-  spots: readonly (Spot | null)[],
+  spots: readonly (Position | null)[],
   most = Number.POSITIVE_INFINITY,
 ): { i: number; j: number } | null {
   const lastI = Math.min(most, maps.lastI(variant, bed));
@@ -61,9 +61,9 @@ function block(map: BitMap, i: number, j: number, lastI: number, words: number):
 }
 
 /** Takes pieces in their order and lays each on the first bed that has room, as far left and low as it goes; null for a piece that finds none. */
-export function layInOrder(maps: Maps, { pieces, turns }: Order): (Spot | null)[] {
+export function layInOrder(maps: Maps, { pieces, turns }: Order): (Position | null)[] {
   const { variants, grounds } = maps.prepared;
-  const spots: (Spot | null)[] = variants.map(() => null);
+  const spots: (Position | null)[] = variants.map(() => null);
   for (const piece of pieces) {
     const choice = variants[piece];
     if (!choice.length) continue;

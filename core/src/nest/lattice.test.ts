@@ -5,7 +5,7 @@ import { commonArea } from '../testing/judge.ts';
 import { bitsOf, deepened, noFitOf } from './noFit.ts';
 import { laidOut, type NestProblem, prepare } from './problem.ts';
 import { type Raster, rasterOf, turnPolygon } from './raster.ts';
-import { settle, wayTo } from './settle.ts';
+import { slideTogether, wayTo } from './slide.ts';
 
 const square = (x: number, y: number, w: number, d: number): Polygon => ({
   outer: [
@@ -169,7 +169,7 @@ describe('how far a shape can be pushed', () => {
       marginMm: 0,
       pinned: [{ piece: 0, bed: 0, turn: 0, xMm: 30, yMm: 30 }],
     };
-    const [, at] = settle(prepare(problem), [...problem.pinned, { piece: 1, bed: 0, turn: 0, xMm: 85, yMm: 5 }]);
+    const [, at] = slideTogether(prepare(problem), [...problem.pinned, { piece: 1, bed: 0, turn: 0, xMm: 85, yMm: 5 }]);
     // Straight to the left it would stop with its corner at the foot of the slope, its middle at 65.
     expect(at.xMm).toBeLessThan(40);
     expect(commonArea(wedge, laidOut(problem.pieces[1], at))).toBeLessThan(1e-6);

@@ -1,6 +1,6 @@
 import { boundsOf, polygonArea } from '../geometry/index.ts';
+import type { Position } from './positions.ts';
 import { type Bed, laidOut, type NestProblem, type Placed, type Prepared } from './problem.ts';
-import type { Spot } from './spots.ts';
 
 /** What a layout comes to; less is better, the first figure that differs counts. */
 export interface Score {
@@ -13,7 +13,7 @@ export interface Score {
   offcuts: number;
 }
 
-export function scoreOf(prepared: Prepared, spots: readonly (Spot | null)[]): Score {
+export function scoreOf(prepared: Prepared, spots: readonly (Position | null)[]): Score {
   const { grounds, variants, areas, cellMm, pinned } = prepared;
   let leftOverMm2 = 0;
   const reach = new Map<number, number>();

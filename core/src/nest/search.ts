@@ -1,11 +1,11 @@
 import { uniformFrom } from '../units/index.ts';
 import { layInOrder, type Order } from './bottomLeft.ts';
-import { press } from './press.ts';
+import { compact } from './compact.ts';
+import { createMaps, type Maps, type Position } from './positions.ts';
 import { type NestProblem, type Placed, type Prepared, prepare } from './problem.ts';
 import { compareScores, type Score, scoreOf, scorePlaced, weightOf } from './score.ts';
-import { settle } from './settle.ts';
-import { createMaps, type Maps, type Spot } from './spots.ts';
-import { squeeze } from './squeeze.ts';
+import { shrinkStrip } from './shrinkStrip.ts';
+import { slideTogether } from './slide.ts';
 
 /** A layout: where pieces lie, and which found no place. */
 export interface Layout {
@@ -43,7 +43,7 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   let quiet = 0;
   let layout: Layout | null = null;
   let fresh = true;
-  const offer = (offered: readonly (Spot | null)[]): Score => {
+  const offer = (offered: readonly (Position | null)[]): Score => {
     const score = scoreOf(prepared, offered);
     if (compareScores(score, local.score) < 0) {
       local = { spots: [...offered], score, pressed: false };
@@ -68,14 +68,14 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
     if (local.pressed || !worthPressing(local.score, best.score)) return;
     local.pressed = true;
     const { placed, leftOver } = settled(prepared, local.spots);
-    const pressed = yield* press(prepared, placed);
+    const pressed = yield* compact(prepared, placed);
     if (pressed) take({ placed: pressed, leftOver, score: scorePlaced(problem, pressed) });
   }
   const run = (function* () {
     yield* anneal(maps, first, chance, offer);
     // The best of these is squeezed until that leads no further; then others, begun by chance.
     for (let from = best.spots; ; from = layInOrder(maps, byChance(prepared, chance))) {
-      for (const _ of squeeze(maps, from, chance, offer)) {
+      for (const _ of shrinkStrip(maps, from, chance, offer)) {
         yield;
         if (++quiet === QUIET_STEPS) yield* pressing();
       }
@@ -133,7 +133,7 @@ function* anneal(
   maps: Maps,
   first: readonly Order[],
   chance: () => number,
-  offer: (spots: (Spot | null)[]) => Score,
+  offer: (spots: (Position | null)[]) => Score,
 ): Generator<undefined> {
   let order = first[0];
   let weight = Number.POSITIVE_INFINITY;
@@ -164,14 +164,14 @@ function* anneal(
 }
 
 /** A layout pushed together off the lattice, and what it comes to then. */
-function settled(prepared: Prepared, spots: readonly (Spot | null)[]): Layout {
+function settled(prepared: Prepared, spots: readonly (Position | null)[]): Layout {
   const { placed, leftOver } = writtenDown(prepared, spots);
-  const pressed = settle(prepared, placed);
+  const pressed = slideTogether(prepared, placed);
   return { placed: pressed, leftOver, score: scorePlaced(prepared.problem, pressed) };
 }
 
 /** Spots as places in millimetres. */
-function writtenDown(prepared: Prepared, spots: readonly (Spot | null)[]): Pick<Layout, 'placed' | 'leftOver'> {
+function writtenDown(prepared: Prepared, spots: readonly (Position | null)[]): Pick<Layout, 'placed' | 'leftOver'> {
   const { cellMm, grounds, pinned, variants } = prepared;
   const placed: Placed[] = [...pinned];
   const leftOver: number[] = [];

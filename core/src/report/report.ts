@@ -334,12 +334,12 @@ export function schoolReport(project: Project, worked: Worked): SchoolReport {
 /** How the stack that is built was come by. */
 const choiceReport = ({ stack, stacking }: Project, chosen: Chosen) => ({
   byHand: chosen.byHand,
-  written: chosen.steps.map(({ option }) => handOf(option, chosen.model.pools)),
+  written: chosen.steps.map(({ option }) => handOf(option, chosen.model.stock)),
   best: { totals: chosen.best.totals, costMin: chosen.best.costMin },
   exact: chosen.exact,
   pinned: chosen.steps.map(({ option, fromMm }) =>
     stack.pinned.some((pin) => {
-      const pinned = optionFor(pin, chosen.model.pools, stacking.wire);
+      const pinned = optionFor(pin, chosen.model.stock, stacking.wire);
       return pinned !== null && sameOption(pinned, option) && Math.abs(pin.fromMm - fromMm) < 0.03;
     }),
   ),

@@ -17,9 +17,9 @@ import {
   type Option,
   optionFor,
   optionsOf,
-  type Pool,
   type StackModel,
   type Step,
+  type StockClass,
   sliceOf,
   totalsOf,
   usedOf,
@@ -38,7 +38,7 @@ function optionsOn(model: StackModel, fromMm: number): Option[] {
   if (!wire) return [...model.options];
   const landings = [model.highestMm, ...model.pins.map(({ heightMm }) => heightMm)];
   const slices = landings.flatMap((height) =>
-    model.pools.flatMap((kind, k) => sliceOf(kind, k, height - fromMm - model.glueLineMm, wire) ?? []),
+    model.stock.flatMap((kind, k) => sliceOf(kind, k, height - fromMm - model.glueLineMm, wire) ?? []),
   );
   return [...model.options, ...slices];
 }
@@ -46,7 +46,7 @@ function optionsOn(model: StackModel, fromMm: number): Option[] {
 /** Whether the shed holds what a stack takes, and it keeps the limits. */
 function keeps(model: StackModel, steps: readonly Step[], limits: Limits): boolean {
   const totals = totalsOf(model, steps);
-  const { pools } = model;
+  const { stock: pools } = model;
   return (
     totals.usedMm2.every((mm2, k) => pools[k].buyable || mm2 <= pools[k].ownedMm2 + 1e-6) &&
     (Object.keys(limits) as (keyof Limits)[]).every((key) => totals[key] <= limits[key] + 1e-6)
@@ -75,7 +75,7 @@ function randomCase(seed: number): { model: StackModel; weights: Weights; limits
   const next = numbers(seed);
   const curve = curves[seed % curves.length];
   const thick = [8, 10, 12.7, 19.6, 20, 25.4, 30];
-  const pools = Array.from({ length: 2 + Math.floor(next() * 2) }, (_, k): Pool => {
+  const pools = Array.from({ length: 2 + Math.floor(next() * 2) }, (_, k): StockClass => {
     const price = next() < 0.3 ? 0.00002 + next() * 0.0001 : null;
     return pool(thick[Math.floor(next() * 7)], next() < 0.5 ? 1e9 : 5000 + next() * 60000, {
       sheetIds: [`k${k}`],
@@ -122,7 +122,7 @@ describe('the stack chosen costs least', () => {
     for (let seed = 101; solvedCases < 50; seed++) {
       // Without the weight on deep paste, whose size would drown the minutes in the solver's tolerance.
       const { model: all, weights } = randomCase(seed);
-      const model = { ...all, mostFillMm: 1e6, pools: all.pools.map((kind) => ({ ...kind, buyable: false })) };
+      const model = { ...all, mostFillMm: 1e6, pools: all.stock.map((kind) => ({ ...kind, buyable: false })) };
       // Heights as nodes, layers as arcs; an end arc pays the fill above. One unit flows from the board to the end.
       const nodes = [0];
       const arcs: { from: number; to: number; step: Step }[] = [];
@@ -176,7 +176,7 @@ describe('limits of the stock', () => {
   it('never takes more of a kind than there is', () => {
     const model = modelOf(curve, 0.5, [pool(20, 60000), pool(10)]);
     const { steps } = cheapest(graphOf(model), { ...usual, perLayer: 60, carvePerL: 1, fillPerL: 400 });
-    const [scarce] = usedOf(steps, model.pools);
+    const [scarce] = usedOf(steps, model.stock);
     expect(scarce).toBeGreaterThan(0);
     expect(scarce).toBeLessThanOrEqual(60000);
   });
@@ -258,7 +258,7 @@ describe('slices from a bench wire', () => {
 describe('pinned layers and layers by hand', () => {
   const [curve] = curves;
   const model = modelOf(curve, 0.5, [pool(20), pool(10)], { glueLineMm: 0 });
-  const ten = optionFor({ sheetIds: ['10'], sliceMm: null }, model.pools, null) as Option;
+  const ten = optionFor({ sheetIds: ['10'], sliceMm: null }, model.stock, null) as Option;
 
   it('what is pinned stays where it is, and the rest costs least round it', () => {
     const pinned = graphOf(model, [{ option: ten, fromMm: 20 }]);

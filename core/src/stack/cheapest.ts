@@ -121,8 +121,8 @@ function followed(nodes: readonly Node[], weights: Weights, toGo: Float64Array):
 }
 
 function nothingScarce(model: StackModel, steps: readonly Step[], limits: Limits): boolean {
-  const used = usedOf(steps, model.pools);
-  if (used.some((mm2, k) => mm2 > model.pools[k].ownedMm2 + 1e-6)) return false;
+  const used = usedOf(steps, model.stock);
+  if (used.some((mm2, k) => mm2 > model.stock[k].ownedMm2 + 1e-6)) return false;
   return limits === noLimits || keeps(model, steps, limits);
 }
 
@@ -141,7 +141,7 @@ interface Way {
 }
 
 /** The pools that could run out: all others hold more than any stack can take. */
-export function scarcePools({ pools, areas, highestMm, options }: StackModel): number[] {
+export function scarcePools({ stock: pools, areas, highestMm, options }: StackModel): number[] {
   const whole = areas.reduce((sum, { curve }) => sum + areaAbove(curve, 0), 0);
   return pools.flatMap(({ ownedMm2 }, k) => {
     const thinnest = Math.min(...options.filter((option) => option.pools.includes(k)).map((o) => o.thicknessMm));
@@ -176,7 +176,7 @@ function followedUp(
   keep: number,
 ): Step[] | null | 'too many' {
   const scarce = scarcePools(model);
-  const pools = scarce.map((k) => model.pools[k]);
+  const pools = scarce.map((k) => model.stock[k]);
   const placeOf = new Map(scarce.map((k, place) => [k, place]));
   const sums = limited.filter((key) => key !== 'bought' && limits[key] < Number.POSITIVE_INFINITY);
   const tops = [

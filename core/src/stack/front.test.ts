@@ -25,7 +25,7 @@ function everyStack(model: StackModel): Totals[] {
   const found: Totals[] = [];
   const go = (steps: Step[]) => {
     const totals = totalsOf(model, steps);
-    if (totals.usedMm2.some((mm2, k) => !model.pools[k].buyable && mm2 > model.pools[k].ownedMm2)) return;
+    if (totals.usedMm2.some((mm2, k) => !model.stock[k].buyable && mm2 > model.stock[k].ownedMm2)) return;
     found.push(totals);
     for (const option of model.options) {
       const step = layOn(model, option, steps.at(-1)?.topMm ?? 0);

@@ -81,8 +81,8 @@ function waysOf(graph: Graph): { ends: WayEnd[]; exact: boolean } {
 /** Follows ways from the board up; null when they are more than `most`. With a finite `keep`, beaten ways are dropped and a height keeps no more than that. */
 function follow({ model, nodes }: Graph, most: number, keep: number): WayEnd[] | null {
   const scarce = scarcePools(model);
-  const places = model.pools.map((_, k) => scarce.indexOf(k));
-  const tops = scarce.map((k) => (model.pools[k].buyable ? Number.POSITIVE_INFINITY : model.pools[k].ownedMm2 + 1e-6));
+  const places = model.stock.map((_, k) => scarce.indexOf(k));
+  const tops = scarce.map((k) => (model.stock[k].buyable ? Number.POSITIVE_INFINITY : model.stock[k].ownedMm2 + 1e-6));
   const ways: Way[][] = nodes.map(() => []);
   ways[0].push({ sums: Array<number>(POOLS + scarce.length).fill(0), step: null, before: null });
   const found: WayEnd[] = [];

@@ -41,7 +41,7 @@ function nodesOf(model: StackModel, pinned: readonly Pinned[]): Node[] {
     fromMm,
     toMm: fromMm + model.glueLineMm + option.thicknessMm,
   }));
-  const thickest = Math.max(0, ...model.pools.map(({ thicknessMm }) => thicknessMm));
+  const thickest = Math.max(0, ...model.stock.map(({ thicknessMm }) => thicknessMm));
   // By height in steps: whether it is reached, and the place of its node.
   const reached = new Uint8Array(keyOf(model.highestMm + model.glueLineMm + thickest) + 2);
   const places = new Int32Array(reached.length);
@@ -71,7 +71,11 @@ function nodesOf(model: StackModel, pinned: readonly Pinned[]): Node[] {
 }
 
 /** Slices that bring the next joint onto a height, from every pool that the wire can slice so. */
-function landingSlices({ pools, wire, glueLineMm }: StackModel, fromMm: number, landings: readonly number[]): Option[] {
+function landingSlices(
+  { stock: pools, wire, glueLineMm }: StackModel,
+  fromMm: number,
+  landings: readonly number[],
+): Option[] {
   if (!wire) return [];
   return landings.flatMap((heightMm) => {
     const sliceMm = heightMm - fromMm - glueLineMm;

@@ -16,7 +16,7 @@ export function layByHand(model: StackModel, written: readonly HandLayer[]): Han
   const free = { ...model, leastStepMm: 0 };
   const laid: HandStack = { steps: [], idle: [], unknown: [] };
   written.forEach((layer, k) => {
-    const option = optionFor(layer, model.pools, model.wire);
+    const option = optionFor(layer, model.stock, model.wire);
     const step = option && layOn(free, option, laid.steps.at(-1)?.topMm ?? 0);
     if (step) laid.steps.push(step);
     else (option ? laid.idle : laid.unknown).push(k);

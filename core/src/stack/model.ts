@@ -1,5 +1,5 @@
 import { areaAbove, type Hypsometry, outlineHeight, volumeAbove } from '../geometry/index.ts';
-import type { Option, Pool, Wire } from './stock.ts';
+import type { Option, StockClass, Wire } from './stock.ts';
 
 /** A part of the base that is built in one way. */
 export interface AreaCurves {
@@ -15,7 +15,7 @@ export interface AreaCurves {
 export interface StackModel {
   areas: readonly AreaCurves[];
   highestMm: number;
-  pools: readonly Pool[];
+  stock: readonly StockClass[];
   options: readonly Option[];
   wire: Wire | null;
   glueLineMm: number;
@@ -57,7 +57,7 @@ const ML = 1000;
 const HAIR_MM = 1e-6;
 
 /** The part of an area's footprint at which a pool may lie, mm2. */
-function allowedMm2({ limit }: Pool, area: AreaCurves, footprintMm2: number, topMm: number): number {
+function allowedMm2({ limit }: StockClass, area: AreaCurves, footprintMm2: number, topMm: number): number {
   if (limit.kind === 'anywhere') return footprintMm2;
   if (limit.kind === 'area') return (area.id === limit.areaId) === limit.within ? footprintMm2 : 0;
   const inside = area.inside.get(limit.coverMm);
@@ -92,7 +92,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number): Step |
     // What is deeper inside lies within what is less deep: each pool takes what those before it left.
     let taken = 0;
     for (let k = 0; k < pools.length; k++) {
-      const allowed = allowedMm2(model.pools[pools[k]], area, footprint, topMm);
+      const allowed = allowedMm2(model.stock[pools[k]], area, footprint, topMm);
       fromPoolMm2[k] += Math.max(0, allowed - taken);
       taken = Math.max(taken, allowed);
     }
@@ -102,10 +102,10 @@ export function layOn(model: StackModel, option: Option, fromMm: number): Step |
   for (const { heightMm, area } of model.pins)
     if (heightMm > fromMm - HAIR_MM && heightMm < topMm - HAIR_MM)
       offMm += heightMm < outlineHeight(outlineAtMm[area]) ? Math.max(0, heightMm - fromMm) : topMm - heightMm;
-  const outer = model.pools[pools[pools.length - 1]];
+  const outer = model.stock[pools[pools.length - 1]];
   let mass = (fill * model.pasteKgPerL - (carve * outer.densityKgM3) / 1000) / ML;
   for (let k = 0; k < pools.length; k++)
-    mass += (fromPoolMm2[k] * thicknessMm * model.pools[pools[k]].densityKgM3) / 1e6;
+    mass += (fromPoolMm2[k] * thicknessMm * model.stock[pools[k]].densityKgM3) / 1e6;
   return {
     option,
     fromMm,
@@ -144,7 +144,7 @@ export function endAt(model: StackModel, heightMm: number): End {
 }
 
 /** What a stack takes from each pool, mm2 of its sheets: a slice takes its share of a sheet. */
-export function usedOf(steps: readonly Step[], pools: readonly Pool[]): number[] {
+export function usedOf(steps: readonly Step[], pools: readonly StockClass[]): number[] {
   const used = pools.map(() => 0);
   for (const { option, fromPoolMm2 } of steps)
     option.pools.forEach((pool, k) => {
@@ -154,7 +154,7 @@ export function usedOf(steps: readonly Step[], pools: readonly Pool[]): number[]
 }
 
 /** Money for what the shed does not hold. */
-export const boughtFor = (used: readonly number[], pools: readonly Pool[]): number =>
+export const boughtFor = (used: readonly number[], pools: readonly StockClass[]): number =>
   pools.reduce(
     (sum, { ownedMm2, buyable, pricePerMm2 }, k) =>
       buyable && used[k] > ownedMm2 ? sum + (used[k] - ownedMm2) * pricePerMm2 : sum,
@@ -177,7 +177,7 @@ export interface Totals {
 export function totalsOf(model: StackModel, steps: readonly Step[]): Totals {
   const end = endAt(model, steps.at(-1)?.topMm ?? 0);
   const sum = (pick: (part: Step | End) => number) => steps.reduce((total, step) => total + pick(step), pick(end));
-  const usedMm2 = usedOf(steps, model.pools);
+  const usedMm2 = usedOf(steps, model.stock);
   return {
     layers: steps.length,
     carveMl: steps.reduce((total, step) => total + step.carveMl, 0),
@@ -185,7 +185,7 @@ export function totalsOf(model: StackModel, steps: readonly Step[]): Totals {
     offMm: sum((part) => part.offMm),
     massG: sum((part) => part.massG),
     deepMm: Math.max(end.deepMm, ...steps.map((step) => step.deepMm)),
-    bought: boughtFor(usedMm2, model.pools),
+    bought: boughtFor(usedMm2, model.stock),
     tooLowMm: end.tooLowMm,
     usedMm2,
   };

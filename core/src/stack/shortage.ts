@@ -12,14 +12,14 @@ export interface Shortage {
 
 /** What a stack takes beyond what the shed holds and what can be bought. */
 export const shortagesOf = (model: StackModel, steps: readonly Step[]): Shortage[] =>
-  usedOf(steps, model.pools).flatMap((mm2, pool) => {
-    const { ownedMm2, buyable } = model.pools[pool];
+  usedOf(steps, model.stock).flatMap((mm2, pool) => {
+    const { ownedMm2, buyable } = model.stock[pool];
     return !buyable && mm2 > ownedMm2 + 1 ? [{ pool, mm2: mm2 - ownedMm2 }] : [];
   });
 
 /** What would have to be there for the cheapest stack, were there sheets enough of every kind that the project knows. */
 export function missingFor(model: StackModel, weights: Weights): { steps: Step[]; shortages: Shortage[] } {
-  const plenty = { ...model, pools: model.pools.map((pool) => ({ ...pool, ownedMm2: 1e12, buyable: false })) };
+  const plenty = { ...model, pools: model.stock.map((pool) => ({ ...pool, ownedMm2: 1e12, buyable: false })) };
   const { steps } = cheapest(graphOf(plenty), weights);
   return { steps, shortages: shortagesOf(model, steps) };
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { plan, startProject } from '../index.ts';
 import { sheetMm, slicesOf } from '../project/index.ts';
 import { circle } from '../testing/solids.ts';
-import { optionsOf, poolsOf } from './index.ts';
+import { optionsOf, stockClassesOf } from './index.ts';
 
 const wire = { kerfMm: 1, thinnestMm: 3 };
 /** A low round hill over a shed of one sheet that was measured, with a wire. */
@@ -29,7 +29,7 @@ describe('a sheet counts as thick as it was measured', () => {
   });
 
   it.each([19.98, 20, 20.02])('the slices of %s mm that the choice counts come out of the sheet', (measuredMm) => {
-    const pools = poolsOf(hillOn(measuredMm));
+    const pools = stockClassesOf(hillOn(measuredMm));
     const slices = optionsOf(pools, wire).filter(({ sliceMm }) => sliceMm !== null);
     expect(slices).toHaveLength(3);
     for (const { sliceMm, perSheet } of slices) {
@@ -41,7 +41,7 @@ describe('a sheet counts as thick as it was measured', () => {
   it('two stocks of one kind are as thin as the thinner', () => {
     const project = hillOn(19.98);
     const [sheet] = project.sheets;
-    const [pool] = poolsOf({ ...project, sheets: [{ ...sheet, id: 'b', measuredMm: 20.01 }, sheet] });
+    const [pool] = stockClassesOf({ ...project, sheets: [{ ...sheet, id: 'b', measuredMm: 20.01 }, sheet] });
     expect(pool.sheetIds).toEqual(['b', sheet.id]);
     expect(pool.thinnestMm).toBe(19.98);
   });

@@ -11,7 +11,7 @@ import {
 } from '../project/index.ts';
 
 /** Sheets that serve alike in a stack: one stuff, one thickness, and the same places where they may lie; offcuts are among them. */
-export interface Pool {
+export interface StockClass {
   /** The kinds of sheet in it, in the order of the project. */
   sheetIds: string[];
   /** Measured where it was measured, to the nearest LEVEL_STEP_MM: what a layer of it raises the stack by. */
@@ -59,9 +59,9 @@ const UNPRICED = 1;
 type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'nest' | 'materials'>;
 
 /** The stock as the choice sees it. */
-export function poolsOf({ sheets, offcuts, stacking, nest, materials }: Shed): Pool[] {
+export function stockClassesOf({ sheets, offcuts, stacking, nest, materials }: Shed): StockClass[] {
   const share = stacking.sheetYieldPercent / 100;
-  const pools = new Map<string, Pool>();
+  const pools = new Map<string, StockClass>();
   for (const sheet of sheets) {
     const key = JSON.stringify([sheet.material, sheet.own, thicknessOf(sheet), sheet.limit]);
     const one = sheet.widthMm * sheet.depthMm * share;
@@ -102,7 +102,7 @@ const MOST_IN_LAYER = 3;
 const MOST_SLICES = 4;
 
 /** Every way of making a layer from the pools, apart from slices that are cut to land on a height. */
-export function optionsOf(pools: readonly Pool[], wire: Wire | null): Option[] {
+export function optionsOf(pools: readonly StockClass[], wire: Wire | null): Option[] {
   const options: Option[] = [];
   const orders = (chosen: number[]) => {
     const { thicknessMm } = pools[chosen[0] ?? 0] ?? { thicknessMm: 0 };
@@ -127,7 +127,7 @@ export function optionsOf(pools: readonly Pool[], wire: Wire | null): Option[] {
 }
 
 /** A slice of a pool's sheets, `sliceMm` thick or a hair less; null where the wire cannot cut it. */
-export function sliceOf(pool: Pool, index: number, sliceMm: number, wire: Wire): Option | null {
+export function sliceOf(pool: StockClass, index: number, sliceMm: number, wire: Wire): Option | null {
   // Never thicker than asked for: the parts of a sheet must not add up to more than it.
   const thicknessMm = Math.floor(sliceMm / LEVEL_STEP_MM + 1e-6) * LEVEL_STEP_MM;
   if (thicknessMm < wire.thinnestMm || thicknessMm > pool.thinnestMm - wire.kerfMm) return null;
@@ -137,7 +137,11 @@ export function sliceOf(pool: Pool, index: number, sliceMm: number, wire: Wire):
 }
 
 /** The option that a layer settled by hand asks for; null where a kind is gone, the kinds differ in thickness, or there is no wire for its slice. */
-export function optionFor({ sheetIds, sliceMm }: HandLayer, pools: readonly Pool[], wire: Wire | null): Option | null {
+export function optionFor(
+  { sheetIds, sliceMm }: HandLayer,
+  pools: readonly StockClass[],
+  wire: Wire | null,
+): Option | null {
   const found = sheetIds.map((id) => pools.findIndex((pool) => pool.sheetIds.includes(id)));
   if (found.includes(-1)) return null;
   const chosen = [...new Set(found)];
@@ -149,13 +153,13 @@ export function optionFor({ sheetIds, sliceMm }: HandLayer, pools: readonly Pool
 }
 
 /** What a layer is made of, as a project keeps it. */
-export const handOf = (option: Option, pools: readonly Pool[]): HandLayer => ({
+export const handOf = (option: Option, pools: readonly StockClass[]): HandLayer => ({
   sheetIds: option.pools.map((k) => pools[k].sheetIds[0]),
   sliceMm: option.sliceMm,
 });
 
 /** Everything that a layer may be cut from, as a project would write it down. */
 export function layerKinds(project: Shed): HandLayer[] {
-  const pools = poolsOf(project);
+  const pools = stockClassesOf(project);
   return optionsOf(pools, project.stacking.wire).map((option) => handOf(option, pools));
 }

@@ -1,8 +1,8 @@
 import type { Hypsometry } from '../geometry/index.ts';
-import { optionsOf, type Pool, type StackModel, type Weights } from '../stack/index.ts';
+import { optionsOf, type StackModel, type StockClass, type Weights } from '../stack/index.ts';
 
 /** A pool of dense foam, endless unless told otherwise. */
-export const pool = (thicknessMm: number, ownedMm2 = 1e9, change: Partial<Pool> = {}): Pool => ({
+export const pool = (thicknessMm: number, ownedMm2 = 1e9, change: Partial<StockClass> = {}): StockClass => ({
   sheetIds: [`${thicknessMm}`],
   thicknessMm,
   thinnestMm: thicknessMm,
@@ -20,12 +20,12 @@ export const pool = (thicknessMm: number, ownedMm2 = 1e9, change: Partial<Pool> 
 export const modelOf = (
   curve: Hypsometry,
   alpha: number,
-  pools: readonly Pool[],
+  pools: readonly StockClass[],
   change: Partial<StackModel> = {},
 ): StackModel => ({
   areas: [{ id: null, alpha, curve, inside: new Map() }],
   highestMm: curve.highestMm,
-  pools,
+  stock: pools,
   options: optionsOf(pools, change.wire ?? null),
   wire: null,
   glueLineMm: 0.1,

@@ -2,7 +2,7 @@ import { areaAbove } from '../../geometry/index.ts';
 import { levelName } from '../../layers/index.ts';
 import { catalogueOf } from '../../materials/index.ts';
 import { fillPasteOf, type Project } from '../../project/index.ts';
-import type { Pool } from '../../stack/index.ts';
+import type { StockClass } from '../../stack/index.ts';
 import type { Rule } from '../finding.ts';
 import { mm } from '../quantity.ts';
 import { lackOf } from '../stackWords.ts';
@@ -11,7 +11,7 @@ import { lackOf } from '../stackWords.ts';
 const TIP_MM2 = 200;
 
 /** Why a stack stays low although no sheet is missing. */
-function reasonFor({ stacking, stack }: Project, pools: readonly Pool[]): string {
+function reasonFor({ stacking, stack }: Project, pools: readonly StockClass[]): string {
   if (stack.byHand) return ' So it was settled by hand.';
   if (pools.length && pools.every(({ limit }) => limit.kind !== 'anywhere'))
     return ' Every kind there is may lie only inside or in some area, so nothing may lie at the faces.';
@@ -28,8 +28,8 @@ export const stackTooLow: Rule = ({ project, target, layers, choice }) => {
   const highest = layers.levels.find((level) => level.targetMm > layers.topMm);
   const where = highest ? `${levelName(project, highest)} (${mm(highest.wantedMm)})` : 'The highest ground';
   const lacks =
-    choice.missing?.shortages.map(({ pool, mm2 }) => lackOf(project, choice.chosen.model.pools[pool], mm2)) ?? [];
-  const because = lacks.length ? ` Missing: ${lacks.join(' and ')}.` : reasonFor(project, choice.chosen.model.pools);
+    choice.missing?.shortages.map(({ pool, mm2 }) => lackOf(project, choice.chosen.model.stock[pool], mm2)) ?? [];
+  const because = lacks.length ? ` Missing: ${lacks.join(' and ')}.` : reasonFor(project, choice.chosen.model.stock);
   return [
     {
       code: 'stack-too-low',

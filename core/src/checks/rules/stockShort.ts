@@ -4,7 +4,7 @@ import { lackOf, poolName } from '../stackWords.ts';
 /** A stack settled by hand may ask for more than there is. */
 export const stockShort: Rule = ({ project, choice }) =>
   choice.chosen.shortages.map(({ pool, mm2 }): Finding => {
-    const short = choice.chosen.model.pools[pool];
+    const short = choice.chosen.model.stock[pool];
     return {
       code: 'stock-short',
       severity: 'stop',

@@ -1,7 +1,7 @@
 import { anywhere, disturb, pushed } from './moves.ts';
-import { tangleOf } from './sights.ts';
-import type { Maps, Spot } from './spots.ts';
-import { untangle } from './untangle.ts';
+import { overlapsOf } from './overlaps.ts';
+import type { Maps, Position } from './positions.ts';
+import { separate } from './separate.ts';
 
 /** Passes that an attempt gets before it is given up. */
 const PASSES = 60;
@@ -13,11 +13,11 @@ const GIVE_UP = 24;
  * Takes a little of the last sheet away (or the whole of it, when the rest could hold all) and untangles what no longer fits; what comes out clean is pushed
  * together and offered.
  */
-export function* squeeze(
+export function* shrinkStrip(
   maps: Maps,
-  first: readonly (Spot | null)[],
+  first: readonly (Position | null)[],
   chance: () => number,
-  offer: (spots: readonly (Spot | null)[]) => void,
+  offer: (spots: readonly (Position | null)[]) => void,
 ): Generator<undefined> {
   const { prepared } = maps;
   const { grounds, variants, cellMm } = prepared;
@@ -28,7 +28,7 @@ export function* squeeze(
   let from = first;
   while (failed <= GIVE_UP) {
     const spots = from.map((spot, piece) => spot ?? anywhere(maps, piece, chance));
-    const movable = spots.filter((spot): spot is Spot => spot !== null);
+    const movable = spots.filter((spot): spot is Position => spot !== null);
     if (!movable.length) return yield;
     const allPlaced = from.every((spot, piece) => spot || !variants[piece].length);
     const last = Math.max(...movable.map(({ bed }) => bed), ...prepared.pinned.map(({ bed }) => bed));
@@ -47,16 +47,16 @@ export function* squeeze(
     if (failed > 3) disturb(maps, spots, chance);
     // Pinned pieces have no spot: they are obstacles.
     const index = spots.flatMap((spot, piece) => (spot ? [piece] : []));
-    const tangle = tangleOf(maps, spots, reach);
+    const tangle = overlapsOf(maps, spots, reach);
     for (const piece of index) {
-      const spot = spots[piece] as Spot;
+      const spot = spots[piece] as Position;
       const room = reach[spot.bed] - spot.variant.widthMm / cellMm;
-      if (room < spot.i - 1e-6) tangle.spots[piece] = { ...spot, i: Math.max(0, Math.floor(room + 1e-6)) };
+      if (room < spot.i - 1e-6) tangle.positions[piece] = { ...spot, i: Math.max(0, Math.floor(room + 1e-6)) };
     }
     const passes = Math.min(MOST_PASSES, PASSES + failed * 12);
-    const clean = yield* untangle(maps, tangle, passes, chance);
+    const clean = yield* separate(maps, tangle, passes, chance);
     if (clean) {
-      from = pushed(maps, tangle.spots);
+      from = pushed(maps, tangle.positions);
       offer(from);
       failed = 0;
       share = Math.min(0.08, share * 1.1);

@@ -1,11 +1,11 @@
 import { deepened, type NoFit } from './noFit.ts';
+import type { Maps, Position } from './positions.ts';
 import type { Variant } from './problem.ts';
-import type { Maps, Spot } from './spots.ts';
 
 /** A layout in which pieces may overlap, and how much each pair of them counts. */
-export interface Tangle {
+export interface Overlaps {
   /** By piece; null for one that is pinned, or that no bed can hold. */
-  spots: (Spot | null)[];
+  positions: (Position | null)[];
   /** By bed, the last column that any piece may reach on it, in cells; beds at -1 are closed. */
   reach: number[];
   /** By two pieces (or a piece and an obstacle), how much their overlap counts by now. */
@@ -14,13 +14,13 @@ export interface Tangle {
 }
 
 /** Pieces as they lie, every two of them counting the same; the obstacles of a bed are numbered behind the pieces. */
-export function tangleOf({ prepared }: Maps, spots: (Spot | null)[], reach: number[]): Tangle {
+export function overlapsOf({ prepared }: Maps, spots: (Position | null)[], reach: number[]): Overlaps {
   const width = spots.length + Math.max(0, ...prepared.grounds.map(({ obstacles }) => obstacles.length));
-  return { spots, reach, weights: new Float64Array(width * width).fill(1), width };
+  return { positions: spots, reach, weights: new Float64Array(width * width).fill(1), width };
 }
 
 /** Where the weight of two stands; an obstacle is -1, -2 and so on. */
-export const pairOf = ({ width, spots }: Tangle, piece: number, by: number): number => {
+export const pairOf = ({ width, positions: spots }: Overlaps, piece: number, by: number): number => {
   const other = by >= 0 ? by : spots.length - 1 - by;
   return piece < other ? piece * width + other : other * width + piece;
 };
@@ -48,13 +48,13 @@ function see(map: NoFit, sign: 1 | -1, c: number, r: number, weight: number): vo
 }
 
 /** Looks at all that a variant may overlap on a bed: obstacles, and other pieces as they lie. */
-export function look(maps: Maps, tangle: Tangle, variant: Variant, bed: number): void {
+export function look(maps: Maps, tangle: Overlaps, variant: Variant, bed: number): void {
   seen.count = 0;
   maps.prepared.grounds[bed].obstacles.forEach(({ i0, j0 }, k) => {
     const weight = tangle.weights[pairOf(tangle, variant.piece, -1 - k)];
     see(maps.obstacle(bed, k, variant), 1, -i0, -j0, weight);
   });
-  for (const spot of tangle.spots) {
+  for (const spot of tangle.positions) {
     if (!spot || spot.bed !== bed || spot.variant.piece === variant.piece) continue;
     const sign = spot.variant.id > variant.id ? -1 : 1;
     const weight = tangle.weights[pairOf(tangle, variant.piece, spot.variant.piece)];
@@ -84,11 +84,11 @@ const depthAt = ({ x0, y0, columns, rows, depth }: NoFit, i: number, j: number):
 /** Overlap of a piece as it lies with everything else, weighted; calls `visit` with each it overlaps. */
 export function overlapOf(
   maps: Maps,
-  tangle: Tangle,
+  tangle: Overlaps,
   piece: number,
   visit?: (by: number, depth: number) => void,
 ): number {
-  const spot = tangle.spots[piece];
+  const spot = tangle.positions[piece];
   if (!spot) return 0;
   const { variant, bed, i, j } = spot;
   let cost = 0;
@@ -100,7 +100,7 @@ export function overlapOf(
   maps.prepared.grounds[bed].obstacles.forEach(({ i0, j0 }, k) => {
     add(-1 - k, depthAt(deepened(maps.obstacle(bed, k, variant)), i - i0, j - j0));
   });
-  for (const other of tangle.spots) {
+  for (const other of tangle.positions) {
     if (!other || other === spot || other.bed !== bed) continue;
     const di = i - other.i;
     const dj = j - other.j;

@@ -1,7 +1,7 @@
 import { fits } from './moves.ts';
+import { look, type Overlaps, overlapAt, overlapOf, pairOf } from './overlaps.ts';
+import type { Maps, Position } from './positions.ts';
 import type { Variant } from './problem.ts';
-import { look, overlapAt, overlapOf, pairOf, type Tangle } from './sights.ts';
-import type { Maps, Spot } from './spots.ts';
 
 /** Places tried by chance over the bed, and near where the piece lies; the best few are followed downhill. */
 const FAR_TRIED = 48;
@@ -11,10 +11,10 @@ const FOLLOWED = 3;
 /** A place on a bed where a variant overlaps little, weighted: the best of many tried; null where none is better than `better`, or the bed is too small. */
 function littleOverlap(
   maps: Maps,
-  tangle: Tangle,
+  tangle: Overlaps,
   variant: Variant,
   bed: number,
-  near: Spot,
+  near: Position,
   chance: () => number,
   better: number,
 ): { i: number; j: number; cost: number } | null {
@@ -79,8 +79,8 @@ const AROUND = [
 ] as const;
 
 /** Whether a piece overlaps another, or lies where none may. */
-const wrongAt = (maps: Maps, tangle: Tangle, piece: number): boolean => {
-  const spot = tangle.spots[piece];
+const wrongAt = (maps: Maps, tangle: Overlaps, piece: number): boolean => {
+  const spot = tangle.positions[piece];
   return spot !== null && (!fits(maps, tangle.reach, spot) || overlapOf(maps, tangle, piece) > 0);
 };
 
@@ -91,23 +91,23 @@ const TURNS_TRIED = 3;
  * Moves pieces that overlap to where they overlap least, pair by pair counting more the longer it lasts (a guided local search, as for coverings and cuttings in
  * the literature), until nothing overlaps or `passes` are over. One pass a call of `next`; gives whether it came out clean.
  */
-export function* untangle(
+export function* separate(
   maps: Maps,
-  tangle: Tangle,
+  tangle: Overlaps,
   passes: number,
   chance: () => number,
 ): Generator<undefined, boolean> {
   const { variants } = maps.prepared;
   const open = tangle.reach.flatMap((reach, bed) => (reach >= 0 ? [bed] : []));
   for (let pass = 0; pass < passes; pass++) {
-    const tangled = tangle.spots.flatMap((_, piece) => (wrongAt(maps, tangle, piece) ? [piece] : []));
+    const tangled = tangle.positions.flatMap((_, piece) => (wrongAt(maps, tangle, piece) ? [piece] : []));
     if (!tangled.length) return true;
     for (let k = tangled.length - 1; k > 0; k--) {
       const other = Math.floor(chance() * (k + 1));
       [tangled[k], tangled[other]] = [tangled[other], tangled[k]];
     }
     for (const piece of tangled) {
-      const mine = tangle.spots[piece];
+      const mine = tangle.positions[piece];
       if (!mine || !wrongAt(maps, tangle, piece)) continue;
       // Where it may not lie at all anything is better.
       let cost = fits(maps, tangle.reach, mine) ? overlapOf(maps, tangle, piece) : Number.POSITIVE_INFINITY;
@@ -122,21 +122,21 @@ export function* untangle(
           const found = littleOverlap(maps, tangle, variant, bed, mine, chance, cost);
           if (!found) continue;
           cost = found.cost;
-          tangle.spots[piece] = { variant, bed, i: found.i, j: found.j };
+          tangle.positions[piece] = { variant, bed, i: found.i, j: found.j };
           if (cost === 0) break;
         }
     }
     grow(maps, tangle);
     yield;
   }
-  return tangle.spots.every((_, piece) => !wrongAt(maps, tangle, piece));
+  return tangle.positions.every((_, piece) => !wrongAt(maps, tangle, piece));
 }
 
 /** What still overlaps counts more from now on, the deepest most. */
-function grow(maps: Maps, tangle: Tangle): void {
+function grow(maps: Maps, tangle: Overlaps): void {
   let deepest = 0;
   const pairs = new Map<number, number>();
-  tangle.spots.forEach((_, piece) => {
+  tangle.positions.forEach((_, piece) => {
     overlapOf(maps, tangle, piece, (by, depth) => {
       pairs.set(pairOf(tangle, piece, by), depth);
       deepest = Math.max(deepest, depth);

@@ -2,7 +2,7 @@ import { type BitMap, bitsOf, type NoFit, noFitOf } from './noFit.ts';
 import type { Prepared, Variant } from './problem.ts';
 
 /** A piece on the lattice of a bed: a variant, and the place of its corner. */
-export interface Spot {
+export interface Position {
   variant: Variant;
   bed: number;
   i: number;

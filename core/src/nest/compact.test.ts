@@ -3,8 +3,8 @@ import { boundsOf, type Polygon, type Ring } from '../geometry/index.ts';
 import { toEnd } from '../kernel/index.ts';
 import { cutUp } from '../testing/cutUp.ts';
 import { faultsOf } from '../testing/judge.ts';
+import { compact } from './compact.ts';
 import { type Bed, createSearch, laidOut, type NestProblem, type Placed, scorePlaced, turnsOf } from './index.ts';
-import { press } from './press.ts';
 import { prepare } from './problem.ts';
 
 const rectangle = (w: number, d: number): Ring => [
@@ -29,7 +29,7 @@ const problemOf = (
 });
 const at = (piece: number, turn: number, xMm: number, yMm: number): Placed => ({ piece, bed: 0, turn, xMm, yMm });
 const pressed = (problem: NestProblem, placed: readonly Placed[]): Placed[] | null =>
-  toEnd(press(prepare(problem), placed));
+  toEnd(compact(prepare(problem), placed));
 const reachOf = (problem: NestProblem, placed: readonly Placed[]) => scorePlaced(problem, placed).reachMm;
 
 describe('a layout pressed together', () => {

@@ -20,7 +20,7 @@ const LOOK_BACK = 5;
  * contact after contact, as bodies in a box do (position-based dynamics: each contact is a straight constraint, relaxed one by one). A step that does not come clean is
  * taken back. Yields after every round; gives the places, all free of overlap, or null where nothing was gained or the bed is no rectangle.
  */
-export function* press(
+export function* compact(
   { problem, grounds, pinned }: Prepared,
   placed: readonly Placed[],
 ): Generator<undefined, Placed[] | null> {

@@ -23,7 +23,7 @@ const WAYS: readonly Point[] = [180, 150, 210, 120, 240, 270].map((degrees): Poi
  * Pushes the pieces of a layout together, left (also aslant, along what they lie against) and down in turn, each until it touches another or the edge of its bed:
  * what the lattice left between them is taken back. Places are moved only in steps that stay free of overlap.
  */
-export function settle({ problem, grounds }: Prepared, placed: readonly Placed[]): Placed[] {
+export function slideTogether({ problem, grounds }: Prepared, placed: readonly Placed[]): Placed[] {
   const next: Placed[] = [];
   for (const ground of grounds) {
     const here = placed.filter(({ bed }) => bed === ground.bed).map((place) => lyingOf(problem, place));

@@ -1,7 +1,13 @@
 import type { Grid } from '../geometry/index.ts';
 import { factorOf } from './cholesky.ts';
-import { crowdedPins, foldedPins, hingedPins, type Pins, pinsOf } from './lattice.ts';
-import type { Level } from './multigrid.ts';
+import {
+  type Constraints,
+  constraintsOf,
+  crowdedConstraints,
+  foldedConstraints,
+  hingedConstraints,
+} from './constraints.ts';
+import type { MultigridLevel } from './multigrid.ts';
 import { FLAT, ON_LINE, type Regions } from './regions.ts';
 import type { ShapeLine } from './shapeLines.ts';
 import { FIRM, stiffnessOf, YIELDING } from './stiffness.ts';
@@ -19,15 +25,15 @@ const OUTSIDE = 0.5;
 const SMALLEST = 10;
 
 /** A lattice of the stack. All heights in it are counted from the datum. */
-export interface Storey {
+export interface GridLevel {
   datumMm: number;
   lattice: Grid;
   regions: Pick<Regions, 'label' | 'held' | 'heightMm'>;
   flat: Uint8Array;
-  pins: Pins;
+  pins: Constraints;
   coarsest: boolean;
   /** Room to work in. */
-  work: Pick<Level, 'wanted' | 'change' | 'rest'>;
+  work: Pick<MultigridLevel, 'rhs' | 'correction' | 'residual'>;
   /** The mean height of its pins. */
   meanMm: number;
 }
@@ -36,17 +42,17 @@ export interface Storey {
  * The stack of lattices, finest first, of regions given on the finest. Heights are counted from a datum, the mean of the finest pins: sums over
  * a whole lattice that lies level, or hangs on one pin, then have nothing to round.
  */
-export function* storeysOf(
+export function* gridLevelsOf(
   grid: Grid,
   lines: readonly ShapeLine[],
-  finePins: Pins,
+  finePins: Constraints,
   fineRegions: Regions,
-): Generator<undefined, Storey[]> {
-  const storeys: Storey[] = [];
+): Generator<undefined, GridLevel[]> {
+  const gridLevels: GridLevel[] = [];
   const datumMm = meanOf(finePins.heights);
   for (let lattice = grid; ; lattice = halved(lattice)) {
     const finest = lattice === grid;
-    const regions = finest ? fineRegions : thinned(fineRegions, grid, lattice, lattice.cellMm / grid.cellMm);
+    const regions = finest ? fineRegions : injected(fineRegions, grid, lattice, lattice.cellMm / grid.cellMm);
     const flat = regions.held.map((held) => (held === FLAT ? 1 : 0));
     // On the finest lattice a flat that was drawn keeps its whole outline; one that only follows from the lines (the baseboard round the
     // foot of a hill) gives way, or every hill would lose a little all round.
@@ -54,16 +60,16 @@ export function* storeysOf(
       if (line < 0 || (finest && lines[line].level)) return null;
       return lines[line].level ? (OUTSIDE * grid.cellMm) / lattice.cellMm : 0;
     };
-    const crossed = finest ? crowdedPins(finePins, lattice.columns) : pinsOf(lattice, lines);
-    const pins = hingedPins(
-      foldedPins(crossed, flat, lattice.columns, foldAt),
+    const crossed = finest ? crowdedConstraints(finePins, lattice.columns) : constraintsOf(lattice, lines);
+    const pins = hingedConstraints(
+      foldedConstraints(crossed, flat, lattice.columns, foldAt),
       lattice.columns,
       (line) => line >= 0 && lines[line].fold,
     );
     const coarsest = Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST;
-    storeys.push({ ...storeyOf(lattice, regions, flat, pins, datumMm), coarsest });
+    gridLevels.push({ ...gridLevelOf(lattice, regions, flat, pins, datumMm), coarsest });
     yield;
-    if (coarsest) return storeys;
+    if (coarsest) return gridLevels;
   }
 }
 
@@ -76,13 +82,13 @@ function halved({ columns, rows, cellMm, originMm }: Grid): Grid {
 const meanOf = (heights: Float64Array): number =>
   heights.reduce((sum, height) => sum + height, 0) / Math.max(1, heights.length);
 
-function storeyOf(
+function gridLevelOf(
   lattice: Grid,
-  { label, held, heightMm }: Storey['regions'],
+  { label, held, heightMm }: GridLevel['regions'],
   flat: Uint8Array,
-  given: Pins,
+  given: Constraints,
   datumMm: number,
-): Omit<Storey, 'coarsest'> {
+): Omit<GridLevel, 'coarsest'> {
   const empty = () => new Float64Array(lattice.columns * lattice.rows);
   const pins = { ...given, heights: given.heights.map((height) => height - datumMm) };
   // A pin that speaks for one node and another beyond it has weights that add up to one too.
@@ -94,7 +100,7 @@ function storeyOf(
     flat,
     pins,
     meanMm: meanOf(pins.heights),
-    work: { wanted: empty(), change: empty(), rest: empty() },
+    work: { rhs: empty(), correction: empty(), residual: empty() },
   };
 }
 
@@ -102,16 +108,20 @@ function storeyOf(
  * The storeys made stiff. `bendLengthMm`: over which length each region bends rather than stretches; infinite where it only bends. Where that
  * is less than a few of the finest cells (`finestMm`), bending is weakened instead, so that tension does not outweigh the pins.
  */
-export function levelsOf(storeys: readonly Storey[], bendLengthMm: Float64Array, finestMm: number): Level[] {
-  return storeys.map((storey) => levelOf(storey, bendLengthMm, finestMm));
+export function multigridLevelsOf(
+  gridLevels: readonly GridLevel[],
+  bendLengthMm: Float64Array,
+  finestMm: number,
+): MultigridLevel[] {
+  return gridLevels.map((gridLevel) => multigridLevelOf(gridLevel, bendLengthMm, finestMm));
 }
 
 /** One storey made stiff. */
-export function levelOf(
-  { lattice: { columns, rows, cellMm }, regions: { label, held }, flat, pins, work, coarsest }: Storey,
+export function multigridLevelOf(
+  { lattice: { columns, rows, cellMm }, regions: { label, held }, flat, pins, work, coarsest }: GridLevel,
   bendLengthMm: Float64Array,
   finestMm: number,
-): Level {
+): MultigridLevel {
   const tension = bendLengthMm.map((length) => LEAST_TENSION_PER_MM2 + 1 / length ** 2);
   const bend = tension.map((each) => 1 / (1 + each * finestMm ** 2));
   const pull = tension.map((each, k) => each * bend[k] * cellMm ** 2);
@@ -128,7 +138,7 @@ export function levelOf(
 }
 
 /** The regions at every `stride`-th node. */
-function thinned(regions: Regions, fine: Grid, lattice: Grid, stride: number): Storey['regions'] {
+function injected(regions: Regions, fine: Grid, lattice: Grid, stride: number): GridLevel['regions'] {
   const count = lattice.columns * lattice.rows;
   const label = new Int32Array(count);
   const held = new Uint8Array(count);
@@ -146,7 +156,7 @@ function thinned(regions: Regions, fine: Grid, lattice: Grid, stride: number): S
 }
 
 /** Heights of a coarse lattice carried to one of half the cell: curved between its nodes by the lesser of the bends on either side, straight where they disagree. */
-export function refined(z: Float64Array, coarse: Grid, fine: Grid): Float64Array {
+export function interpolated(z: Float64Array, coarse: Grid, fine: Grid): Float64Array {
   const across = new Float64Array(fine.columns * coarse.rows);
   for (let j = 0; j < coarse.rows; j++)
     halfway(z, j * coarse.columns, 1, coarse.columns, across, j * fine.columns, 1, fine.columns);
@@ -183,6 +193,6 @@ function halfway(
 }
 
 /** Held nodes put to their heights. */
-export function holdStill(z: Float64Array, { held, heightMm }: Storey['regions']): void {
+export function holdStill(z: Float64Array, { held, heightMm }: GridLevel['regions']): void {
   for (let n = 0; n < z.length; n++) if (held[n]) z[n] = heightMm[n];
 }

@@ -2,7 +2,7 @@ import { type Grid, lineLength, type Point } from '../geometry/index.ts';
 import type { ShapeLine } from './shapeLines.ts';
 
 /** Where the lines and spots pin the lattice: each pin says that a weighted mean of up to four nodes has a height. */
-export interface Pins {
+export interface Constraints {
   /** Four node numbers a pin. */
   nodes: Int32Array;
   /** Four weights a pin, adding up to 1; 0 where fewer nodes take part. */
@@ -21,7 +21,7 @@ export interface Pins {
  * Pins a lattice to the lines: one pin wherever a line crosses a lattice edge (linear between its two nodes), one for a spot or the
  * free end of a line (bilinear in its cell). A break pins the node on either side to that side's height instead. What lies off the lattice is left out.
  */
-export function pinsOf(grid: Grid, lines: readonly ShapeLine[]): Pins {
+export function constraintsOf(grid: Grid, lines: readonly ShapeLine[]): Constraints {
   const { columns, rows, cellMm, originMm } = grid;
   const nodes: number[] = [];
   const weights: number[] = [];
@@ -133,12 +133,12 @@ export function pinsOf(grid: Grid, lines: readonly ShapeLine[]): Pins {
  * free ground carried on straight to the line. Without this the flat would reach on to the next node. `foldAt` tells for each line how far
  * outside it the ground is to fold, in cells; null where it does not.
  */
-export function foldedPins(
-  pins: Pins,
+export function foldedConstraints(
+  pins: Constraints,
   flat: Uint8Array,
   columns: number,
   foldAt: (line: number) => number | null,
-): Pins {
+): Constraints {
   const nodes = pins.nodes.slice();
   const weights = pins.weights.slice();
   for (let p = 0; p < nodes.length; p += 4) {
@@ -167,7 +167,7 @@ const packed = (
   weights: readonly number[],
   heights: readonly number[],
   marks: readonly number[],
-): Pick<Pins, 'nodes' | 'weights' | 'heights' | 'marks'> => ({
+): Pick<Constraints, 'nodes' | 'weights' | 'heights' | 'marks'> => ({
   nodes: Int32Array.from(nodes),
   weights: Float64Array.from(weights),
   heights: Float64Array.from(heights),
@@ -178,7 +178,7 @@ const packed = (
  * The same pins where the ground may fold along a line (`folds`): the ground on either side is carried on straight to the line by a pin of its
  * own, or one side could rise as the other sinks. Where another line is too near for that, one pin ties both.
  */
-export function hingedPins(pins: Pins, columns: number, folds: (line: number) => boolean): Pins {
+export function hingedConstraints(pins: Constraints, columns: number, folds: (line: number) => boolean): Constraints {
   const [nodes, weights, heights, marks] = [[...pins.nodes], [...pins.weights], [...pins.heights], [...pins.marks]];
   const count = pins.blocked.length;
   /** The node behind `near`, seen from `other`; null where the lattice ends or a line lies between. */
@@ -213,7 +213,7 @@ export function hingedPins(pins: Pins, columns: number, folds: (line: number) =>
 const edgeKey = (a: number, b: number) => 2 * a + (b === a + 1 ? 0 : 1);
 
 /** Where lines cross each lattice edge: the pin nearest to the node it begins at and the one nearest to the node it ends at. */
-export function edgeEnds(pins: Pins): (a: number, b: number) => { first: number; last: number } | undefined {
+export function edgeEnds(pins: Constraints): (a: number, b: number) => { first: number; last: number } | undefined {
   const ends = new Map<number, { first: number; last: number }>();
   for (let k = 0; k < pins.heights.length; k++) {
     const loose = pins.weights[4 * k + 2] !== 0 || pins.weights[4 * k + 3] !== 0;
@@ -235,7 +235,7 @@ export function edgeEnds(pins: Pins): (a: number, b: number) => { first: number;
  * heights that cross opposite edges of it lies evenly between them. Where several lines cross one edge, or its other node is such a one, a
  * line says only how the ground at a node is carried on straight to it. Exact on a plane.
  */
-export function crowdedPins(pins: Pins, columns: number): Pins {
+export function crowdedConstraints(pins: Constraints, columns: number): Constraints {
   const endsOf = edgeEnds(pins);
   const count = pins.blocked.length;
   const onEdge = (a: number, b: number) =>
