@@ -1,5 +1,5 @@
 import { boundsOf, type Point, type Ring, ringArea } from '../geometry/index.ts';
-import type { Base, BaseShape } from './baseSchema.ts';
+import type { Base, BaseShape } from './schemas/baseSchema.ts';
 
 /** Points round an oval: chords stay within 0.01 mm of the curve for anything up to 3 m. */
 const ovalPoints = (largestMm: number) =>

@@ -1,4 +1,4 @@
-import type { Project } from './schema.ts';
+import type { Project } from './schemas/schema.ts';
 
 /** An inner face that is dressed. */
 export interface Face {

@@ -1,4 +1,4 @@
-import type { Project } from './schema.ts';
+import type { Project } from './schemas/schema.ts';
 
 /** Nothing laid by hand, nothing cut. */
 export const untouchedNest = (): Project['nest'] => ({ key: '', places: [], ticked: [], done: [] });

@@ -1,6 +1,6 @@
 import { lineLength } from '../geometry/index.ts';
 import { baseOutline } from './base.ts';
-import type { Base } from './baseSchema.ts';
+import type { Base } from './schemas/baseSchema.ts';
 
 /** One straight strip of a frame: its long and short edge, and what the saw is set to at each end (0 is square across). */
 export interface FramePiece {

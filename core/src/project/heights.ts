@@ -1,7 +1,7 @@
 import { tenth } from '../units/index.ts';
-import { changeItem } from './edits.ts';
+import { changeItem } from './edits/edits.ts';
 import { findItem, type Item } from './items.ts';
-import type { Project } from './schema.ts';
+import type { Project } from './schemas/schema.ts';
 
 /** A height of an item that can be taken hold of: the field that holds it, and where along the item it counts. */
 export interface HeightPart {

@@ -1,11 +1,11 @@
 import { curveThrough, type Point, type Ring } from '../geometry/index.ts';
-import type { Laid, Landform } from './landformSchema.ts';
-import type { Mark } from './markSchema.ts';
-import { type Row, rowKinds } from './rowSchema.ts';
-import type { Project } from './schema.ts';
-import { type Thing, thingKinds } from './thingSchema.ts';
-import { type Void, voidKinds } from './voidSchema.ts';
-import type { Patch } from './zoneSchema.ts';
+import type { Laid, Landform } from './schemas/landformSchema.ts';
+import type { Mark } from './schemas/markSchema.ts';
+import { type Row, rowKinds } from './schemas/rowSchema.ts';
+import type { Project } from './schemas/schema.ts';
+import { type Thing, thingKinds } from './schemas/thingSchema.ts';
+import { type Void, voidKinds } from './schemas/voidSchema.ts';
+import type { Patch } from './schemas/zoneSchema.ts';
 
 /** Anything drawn on the plan. */
 export type Item = Mark | Landform | Laid | Thing | Void | Patch | Row;

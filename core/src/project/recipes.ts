@@ -1,7 +1,7 @@
 import { catalogueOf, type Form, type Material } from '../materials/index.ts';
-import type { Coat, Operation, Part, Recipe, Tool } from './recipeSchema.ts';
-import type { Project } from './schema.ts';
-import { everywhere } from './zoneSchema.ts';
+import type { Coat, Operation, Part, Recipe, Tool } from './schemas/recipeSchema.ts';
+import type { Project } from './schemas/schema.ts';
+import { everywhere } from './schemas/zoneSchema.ts';
 
 interface OperationWords {
   part: Part;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { type Material, materialSchema, type OwnMaterials, ownMaterialsSchema } from '../materials/index.ts';
 import { bad, good, type Result } from '../units/index.ts';
-import { pathText, readJson } from './read.ts';
-import { type Recipe, recipeSchema } from './recipeSchema.ts';
+import { pathText, readJson } from './reading/read.ts';
+import { type Recipe, recipeSchema } from './schemas/recipeSchema.ts';
 
 const recipeFileSchema = z.strictObject({
   format: z.literal('hosket-recipe'),

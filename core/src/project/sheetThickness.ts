@@ -1,4 +1,4 @@
-import type { Sheet } from './sheetSchema.ts';
+import type { Sheet } from './schemas/sheetSchema.ts';
 
 type Thick = Pick<Sheet, 'measuredMm' | 'nominalMm'>;
 

@@ -1,4 +1,4 @@
-import type { Project } from './schema.ts';
+import type { Project } from './schemas/schema.ts';
 
 /** Nothing settled by hand. */
 export const untouchedStack = (): Project['stack'] => ({ byHand: null, pinned: [], onJoint: [] });

@@ -1,10 +1,10 @@
 import { noMaterials } from '../materials/index.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import { usualRecipe, usualSurface } from './recipes.ts';
-import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schema.ts';
-import type { Sheet } from './sheetSchema.ts';
+import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schemas/schema.ts';
+import type { Sheet } from './schemas/sheetSchema.ts';
+import { emptyStores, usualSupport } from './schemas/storesSchema.ts';
 import { untouchedStack, usualStacking } from './stacking.ts';
-import { emptyStores, usualSupport } from './storesSchema.ts';
 import { newTile } from './tiles.ts';
 
 /** A sheet of dense foam as it is usually bought for small work. */

@@ -1,8 +1,8 @@
 import { baseSize } from './base.ts';
 import { untouchedNest } from './cutting.ts';
-import { type ClosedTile, type Content, contentKeys, type Project } from './schema.ts';
+import { type ClosedTile, type Content, contentKeys, type Project } from './schemas/schema.ts';
+import type { EdgeFeature, EdgeProfile, Tile, TileSide } from './schemas/tileSchema.ts';
 import { untouchedStack } from './stacking.ts';
-import type { EdgeFeature, EdgeProfile, Tile, TileSide } from './tileSchema.ts';
 
 /** Close to an edge the ground keeps to its profile over this far, unless told otherwise, mm. */
 const USUAL_KEEP_MM = 25;

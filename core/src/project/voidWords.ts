@@ -1,6 +1,6 @@
-import { choice, height, type KindWords, length } from './kindFields.ts';
-import { accesses, bayUses, roofShapes } from './voidSchema.ts';
-import { covers } from './zoneSchema.ts';
+import { choice, height, type KindWords, length } from './schemas/kindFields.ts';
+import { accesses, bayUses, roofShapes } from './schemas/voidSchema.ts';
+import { covers } from './schemas/zoneSchema.ts';
 
 const floor = height('floorMm', 'Floor');
 const head = length('headMm', 'Height inside');

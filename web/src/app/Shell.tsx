@@ -1,9 +1,9 @@
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet, useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
-import { CoatPatterns } from '../instruments/coatTextures.tsx';
-import { Patterns } from '../instruments/Patterns.tsx';
-import { SectionStrip } from '../instruments/SectionStrip.tsx';
+import { SectionStrip } from '../instruments/section/SectionStrip.tsx';
+import { CoatPatterns } from '../instruments/textures/coatTextures.tsx';
+import { Patterns } from '../instruments/textures/Patterns.tsx';
 import { addNew, openKept } from '../store/library.ts';
 import { projectStore, refusals, showProject } from '../store/projectStore.ts';
 import { pickNothing, useView } from '../store/viewStore.ts';

@@ -9,8 +9,8 @@ import {
   standing,
 } from '@hosket/core';
 import type { NavigateFunction } from 'react-router';
-import { beginDrawing } from '../instruments/drawing.ts';
-import { wholePlan } from '../instruments/panZoom.ts';
+import { wholePlan } from '../instruments/handling/panZoom.ts';
+import { beginDrawing } from '../instruments/plan/drawing.ts';
 import { addNew, addSample, samples } from '../store/library.ts';
 import { projectStore, redo, undo } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';

@@ -1,12 +1,12 @@
 import type { Mark, SectionSample } from '@hosket/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { placeLabels } from './labels.ts';
-import { linePath, piecePath } from './paths.ts';
-import { reliefPixels } from './relief.ts';
-import { sectionPaths } from './sectionShape.ts';
-import { bandsOf, bandWords } from './shading.ts';
-import { spreadApart } from './spread.ts';
+import { linePath, piecePath } from './handling/paths.ts';
+import { placeLabels } from './plan/labels.ts';
+import { reliefPixels } from './plan/relief.ts';
+import { bandsOf, bandWords } from './plan/shading.ts';
+import { sectionPaths } from './section/sectionShape.ts';
+import { spreadApart } from './section/spread.ts';
 
 describe('labels', () => {
   it('spread apart: never nearer than the gap, in order, within bounds when there is room', () => {

@@ -1,5 +1,5 @@
 import { baseSize, formatScale } from '@hosket/core';
-import { EnvelopeDrawing } from '../../instruments/EnvelopeDrawing.tsx';
+import { EnvelopeDrawing } from '../../instruments/section/EnvelopeDrawing.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { SheetTable } from '../shed/SheetTable.tsx';

@@ -10,7 +10,7 @@ import {
 } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { ProfileDrawing } from '../../instruments/ProfileDrawing.tsx';
+import { ProfileDrawing } from '../../instruments/section/ProfileDrawing.tsx';
 import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, WordsField } from '../../ui/Field.tsx';

@@ -12,7 +12,7 @@ import {
   turns,
 } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
-import { SetDrawing } from '../../instruments/SetDrawing.tsx';
+import { SetDrawing } from '../../instruments/paper/SetDrawing.tsx';
 import { edit } from '../../store/projectStore.ts';
 import { pickItem } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';

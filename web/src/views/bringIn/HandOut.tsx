@@ -1,6 +1,6 @@
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { savePicture } from '../../instruments/picture.ts';
+import { savePicture } from '../../instruments/handling/picture.ts';
 import { projectNow } from '../../store/projectStore.ts';
 import { download, fileStem } from '../../ui/download.ts';
 import { usePlan } from '../../worker/planStore.ts';

@@ -12,7 +12,7 @@ import {
   takeIn,
 } from '@hosket/formats';
 import { useMemo, useState } from 'react';
-import { linePath } from '../../instruments/paths.ts';
+import { linePath } from '../../instruments/handling/paths.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';

@@ -1,6 +1,6 @@
 import { clashesOn, dropLayout, movePolygon, type PlanReport } from '@hosket/core';
 import { Play, RotateCcw, Square } from 'lucide-react';
-import { type BenchPiece, SheetBench } from '../../instruments/SheetBench.tsx';
+import { type BenchPiece, SheetBench } from '../../instruments/paper/SheetBench.tsx';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { startNesting, stopNesting, useNest } from '../../worker/nestStore.ts';

@@ -9,7 +9,7 @@ import {
 } from '@hosket/core';
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { PaperPages } from '../../instruments/PaperPages.tsx';
+import { PaperPages } from '../../instruments/paper/PaperPages.tsx';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, TickField } from '../../ui/Field.tsx';

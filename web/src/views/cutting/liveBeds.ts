@@ -1,5 +1,5 @@
 import { bedName, type CuttingReport, laidOut, type NestJob, type Placed, type Project } from '@hosket/core';
-import type { BenchBed } from '../../instruments/SheetBench.tsx';
+import type { BenchBed } from '../../instruments/paper/SheetBench.tsx';
 
 /** The beds of the plan, as the bench draws them. */
 export const bedsOfPlan = ({ beds, pieces }: CuttingReport): BenchBed[] => {

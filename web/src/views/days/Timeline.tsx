@@ -1,5 +1,5 @@
 import { type PlanReport, sayClock, wallClock } from '@hosket/core';
-import { useSize } from '../../instruments/useSize.ts';
+import { useSize } from '../../instruments/handling/useSize.ts';
 
 const ROW = 24;
 const NAMES = 210;

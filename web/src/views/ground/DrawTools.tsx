@@ -8,7 +8,7 @@ import {
   rowKinds,
   standing,
 } from '@hosket/core';
-import { beginDrawing, enoughPoints, finishLine, stopDrawing, useDrawing } from '../../instruments/drawing.ts';
+import { beginDrawing, enoughPoints, finishLine, stopDrawing, useDrawing } from '../../instruments/plan/drawing.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** Everything that can be drawn, by its name at the bench: heights, landforms, and things laid in. While one is drawn, how to end it. */

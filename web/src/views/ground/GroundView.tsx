@@ -1,6 +1,6 @@
 import { itemsOf } from '@hosket/core';
 import { lazy, Suspense, useState } from 'react';
-import { PlanView } from '../../instruments/PlanView.tsx';
+import { PlanView } from '../../instruments/plan/PlanView.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';

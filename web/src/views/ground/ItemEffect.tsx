@@ -1,5 +1,5 @@
 import { type Item, type PlanReport, sayGradient } from '@hosket/core';
-import { lookAt } from '../../instruments/panZoom.ts';
+import { lookAt } from '../../instruments/handling/panZoom.ts';
 import { showPlace } from '../../store/viewStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';

@@ -1,7 +1,7 @@
 import { type Item, isClosed, itemsOf, kindWords, type Project, reorderItem } from '@hosket/core';
 import { ArrowDown, ArrowUp, EyeOff, Lock } from 'lucide-react';
 import { type MouseEvent, useState } from 'react';
-import { itemLabel } from '../../instruments/itemLabel.ts';
+import { itemLabel } from '../../instruments/plan/itemLabel.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { alsoPick, pickItem, pickItems, usePicked } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,5 +1,5 @@
 import { type Point, sayGradient } from '@hosket/core';
-import { lookAt } from '../../instruments/panZoom.ts';
+import { lookAt } from '../../instruments/handling/panZoom.ts';
 import { pickItem, showPlace, useView } from '../../store/viewStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';

@@ -1,5 +1,5 @@
 import { baseSize, changeSection } from '@hosket/core';
-import { useSection } from '../../instruments/sectionLine.ts';
+import { useSection } from '../../instruments/section/sectionLine.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { MeasureField, WordsField } from '../../ui/Field.tsx';
 

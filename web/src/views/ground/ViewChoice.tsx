@@ -1,7 +1,7 @@
 import { ToggleGroup } from 'radix-ui';
-import { coversThere } from '../../instruments/covers.ts';
-import { Swatch } from '../../instruments/Swatch.tsx';
-import { bandsOf, bandWords, type Shading, shadings } from '../../instruments/shading.ts';
+import { bandsOf, bandWords, type Shading, shadings } from '../../instruments/plan/shading.ts';
+import { coversThere } from '../../instruments/textures/covers.ts';
+import { Swatch } from '../../instruments/textures/Swatch.tsx';
 import { useView } from '../../store/viewStore.ts';
 import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';

@@ -1,6 +1,6 @@
 import type { ProposalReport } from '@hosket/core';
 import { CartesianGrid, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from 'recharts';
-import { useSize } from '../../instruments/useSize.ts';
+import { useSize } from '../../instruments/handling/useSize.ts';
 import { useProject } from '../../store/projectStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { type Measure, measured, measures, offerKey, sayMeasure } from './offers.ts';

@@ -1,7 +1,7 @@
 import type { LayerReport, SchoolReport, StackReport } from '@hosket/core';
 import { lazy, Suspense, useState } from 'react';
-import { PlanView } from '../../instruments/PlanView.tsx';
-import { StackElevation } from '../../instruments/StackElevation.tsx';
+import { PlanView } from '../../instruments/plan/PlanView.tsx';
+import { StackElevation } from '../../instruments/section/StackElevation.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { CostAgainstBest } from './CostAgainstBest.tsx';
 import { Schools } from './Schools.tsx';

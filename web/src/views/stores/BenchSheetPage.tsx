@@ -2,7 +2,7 @@ import { benchPages, type PlanReport } from '@hosket/core';
 import { Download, Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { PaperPages } from '../../instruments/PaperPages.tsx';
+import { PaperPages } from '../../instruments/paper/PaperPages.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { savePdf } from '../savePdf.ts';

@@ -1,7 +1,7 @@
 import { type SheetStep, type SmallDrawing, smallPlan, smallSection } from '@hosket/core';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { linePath } from '../../instruments/paths.ts';
+import { linePath } from '../../instruments/handling/paths.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useOverflows } from '../../ui/useOverflows.ts';
 import { usePlan } from '../../worker/planStore.ts';

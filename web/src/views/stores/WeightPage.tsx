@@ -1,7 +1,7 @@
 import { type Advice, adviceOf, type PartRead, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
 import { useMemo } from 'react';
 import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from 'recharts';
-import { useSize } from '../../instruments/useSize.ts';
+import { useSize } from '../../instruments/handling/useSize.ts';
 import { useProject } from '../../store/projectStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';

@@ -27,7 +27,7 @@ import {
 } from '@hosket/core';
 import { GripVertical, Plus, Trash2, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { coatTexture } from '../../instruments/coatTextures.tsx';
+import { coatTexture } from '../../instruments/textures/coatTextures.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,7 +1,7 @@
 import { type Count, freeId, type ItemKind, kindWords, type PlanReport, rowKinds } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
-import { beginDrawing } from '../../instruments/drawing.ts';
+import { beginDrawing } from '../../instruments/plan/drawing.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickItem } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';

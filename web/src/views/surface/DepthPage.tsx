@@ -1,9 +1,9 @@
 import type { PlanReport } from '@hosket/core';
 import { CartesianGrid, Line as Curve, LineChart, ReferenceLine, Tooltip, XAxis, YAxis } from 'recharts';
-import { PlanView } from '../../instruments/PlanView.tsx';
-import { Swatch } from '../../instruments/Swatch.tsx';
-import { bandsOf, bandWords } from '../../instruments/shading.ts';
-import { useSize } from '../../instruments/useSize.ts';
+import { useSize } from '../../instruments/handling/useSize.ts';
+import { PlanView } from '../../instruments/plan/PlanView.tsx';
+import { bandsOf, bandWords } from '../../instruments/plan/shading.ts';
+import { Swatch } from '../../instruments/textures/Swatch.tsx';
 import { showPlace, usePicked, useView } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads } from '../../ui/Heads.tsx';

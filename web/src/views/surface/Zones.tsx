@@ -11,9 +11,9 @@ import {
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { coverBands } from '../../instruments/covers.ts';
-import { PlanView } from '../../instruments/PlanView.tsx';
-import { Swatch } from '../../instruments/Swatch.tsx';
+import { PlanView } from '../../instruments/plan/PlanView.tsx';
+import { coverBands } from '../../instruments/textures/covers.ts';
+import { Swatch } from '../../instruments/textures/Swatch.tsx';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickItem, pickZone, usePicked } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';

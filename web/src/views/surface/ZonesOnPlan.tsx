@@ -1,7 +1,7 @@
 import { isolines, type PlanReport } from '@hosket/core';
 import { useMemo } from 'react';
-import { linePath } from '../../instruments/paths.ts';
-import { useFrame } from '../../instruments/planFrame.ts';
+import { linePath } from '../../instruments/handling/paths.ts';
+import { useFrame } from '../../instruments/plan/planFrame.ts';
 import { pickZone, usePicked } from '../../store/viewStore.ts';
 import { useFields } from '../../worker/planStore.ts';
 import { zoneKeyOf } from './wearers.ts';

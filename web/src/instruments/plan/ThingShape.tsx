@@ -1,0 +1,48 @@
+import type { Thing } from '@hosket/core';
+import type { Placer } from '../handling/paths.ts';
+
+interface Props {
+  thing: Thing;
+  picked: boolean;
+  place: Placer;
+  scale: number;
+}
+
+/** A thing that stands on the ground: its foot, the crown over it, and when it is picked the room to be kept round it. */
+export function ThingShape({ thing, picked, place, scale }: Props) {
+  const [x, y] = place(thing.points[0]);
+  const ink = picked ? 'var(--clay)' : '#22272b';
+  const foot = Math.max(2, (thing.footMm / 2) * scale);
+  const crown = ((thing.crownMm ?? 0) / 2) * scale;
+  const widest = Math.max(foot, crown);
+  const around = widest + thing.marginMm * scale;
+  const arm = foot * Math.SQRT1_2;
+  return (
+    <>
+      <circle cx={x} cy={y} r={Math.max(9, widest)} fill="transparent" />
+      {crown > foot && (
+        <circle cx={x} cy={y} r={crown} fill="#566b3a" fillOpacity={0.2} stroke={ink} strokeDasharray="5 3" />
+      )}
+      <circle
+        cx={x}
+        cy={y}
+        r={foot}
+        fill="#fcfbf8"
+        fillOpacity={0.75}
+        stroke={ink}
+        strokeWidth={picked ? 2.2 : 1.3}
+        strokeDasharray={thing.raisedMm > 0 ? '2 2' : undefined}
+      />
+      {thing.kind === 'figure' && <circle cx={x} cy={y} r={Math.max(1.2, foot * 0.35)} fill={ink} />}
+      {thing.kind === 'held' && (
+        <path
+          d={`M${x - arm} ${y - arm}L${x + arm} ${y + arm}M${x - arm} ${y + arm}L${x + arm} ${y - arm}`}
+          stroke={ink}
+        />
+      )}
+      {picked && thing.marginMm > 0 && (
+        <circle cx={x} cy={y} r={around} fill="none" stroke="var(--clay)" strokeWidth={0.8} strokeDasharray="1 3" />
+      )}
+    </>
+  );
+}
