@@ -122,7 +122,7 @@ describe('the stack chosen costs least', () => {
     for (let seed = 101; solvedCases < 50; seed++) {
       // Without the weight on deep paste, whose size would drown the minutes in the solver's tolerance.
       const { model: all, weights } = randomCase(seed);
-      const model = { ...all, mostFillMm: 1e6, pools: all.stock.map((kind) => ({ ...kind, buyable: false })) };
+      const model = { ...all, mostFillMm: 1e6, stock: all.stock.map((kind) => ({ ...kind, buyable: false })) };
       // Heights as nodes, layers as arcs; an end arc pays the fill above. One unit flows from the board to the end.
       const nodes = [0];
       const arcs: { from: number; to: number; step: Step }[] = [];
@@ -147,7 +147,7 @@ describe('the stack chosen costs least', () => {
         const into = arcs.flatMap((arc, a) => (arc.to === n ? [`- x${a}`] : []));
         return `f${n}: ${[...out, ...into].join(' ')} = ${n === 0 ? 1 : 0}`;
       });
-      const stock = model.pools.flatMap((kind, k) => {
+      const within = model.stock.flatMap((kind, k) => {
         const used = arcs.flatMap(({ step }, a) =>
           step.option.pools[0] === k ? [`+ ${step.areaMm2 / step.option.perSheet} x${a}`] : [],
         );
@@ -155,7 +155,7 @@ describe('the stack chosen costs least', () => {
       });
       const names = [...arcs.map((_, a) => `x${a}`), ...ends.map((_, n) => `e${n}`)];
       const solved = highs.solve(
-        `Minimize\n obj: ${terms.join(' + ')}\nSubject To\n ${[...flow, ...stock].join('\n ')}\nBinary\n ${names.join(' ')}\nEnd`,
+        `Minimize\n obj: ${terms.join(' + ')}\nSubject To\n ${[...flow, ...within].join('\n ')}\nBinary\n ${names.join(' ')}\nEnd`,
       );
       expect(solved.Status).toBe('Optimal');
       const { steps } = cheapest(graphOf(model), weights);
