@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { router } from './app/routes.tsx';
+import { InHouse } from './views/InHouse.tsx';
 import './styles.css';
 import { startAutosave } from './store/autosave.ts';
 import { startDrafting } from './worker/draftStore.ts';
@@ -16,6 +17,8 @@ const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 createRoot(root).render(
   <StrictMode>
-    <RouterProvider router={router} />
+    <InHouse>
+      <RouterProvider router={router} />
+    </InHouse>
   </StrictMode>,
 );

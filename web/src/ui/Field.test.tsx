@@ -2,13 +2,10 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { useView } from '../store/viewStore.ts';
 import { MeasureField, MeasureOrNoneField, NumberField } from './Field.tsx';
+import { SurroundingsContext } from './surroundings.ts';
 
-afterEach(() => {
-  cleanup();
-  useView.setState({ units: 'metric' });
-});
+afterEach(cleanup);
 
 function Height({ from }: { from: number }) {
   const [value, setValue] = useState(from);
@@ -66,8 +63,11 @@ describe('a field for a measure', () => {
   });
 
   it('speaks inches when asked to', () => {
-    useView.setState({ units: 'imperial' });
-    render(<Height from={38.1} />);
+    render(
+      <SurroundingsContext value={{ units: 'imperial', correct: null }}>
+        <Height from={38.1} />
+      </SurroundingsContext>,
+    );
     expect(field().value).toBe('1 1/2 in');
   });
 });

@@ -1,6 +1,6 @@
 import { formatMeasure, type MeasureKind, parseMeasure, readNumber } from '@hosket/core';
 import { type KeyboardEvent, useId, useState } from 'react';
-import { useView } from '../store/viewStore.ts';
+import { useUnits } from './surroundings.ts';
 
 /** What a field makes of its text: the value, or why not. */
 export type Reading<T> = { ok: true; value: T } | { ok: false; why: string };
@@ -116,7 +116,7 @@ export function MeasureField({
   most = 10000,
   hideLabel,
 }: MeasureProps) {
-  const units = useView((view) => view.units);
+  const units = useUnits();
   const show = (measure: number) => formatMeasure(kind, measure, units, 2);
   return (
     <ReadField
@@ -153,7 +153,7 @@ interface OrNoneProps {
 
 /** A measure that may be left open: an emptied field says what holds instead. */
 export function MeasureOrNoneField({ label, value, none, now, least, most, plain, onValue }: OrNoneProps) {
-  const units = useView((view) => view.units);
+  const units = useUnits();
   const show = (measure: number) => (plain ? String(measure) : formatMeasure('length', measure, units, 2));
   const open = now === null || now === undefined ? none : `${none}, ${show(Math.round(now * 10) / 10)}`;
   return (

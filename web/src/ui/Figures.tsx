@@ -1,8 +1,8 @@
 import { type Amount, formatMeasure, sayAmount } from '@hosket/core';
 import { Collapsible } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { useView } from '../store/viewStore.ts';
 import { OwnFigure } from './OwnFigure.tsx';
+import { useUnits } from './surroundings.ts';
 
 /** A number and its unit, the unit in lighter ink. Text that begins with a word is left as it is. */
 export function Figure({ text }: { text: string }) {
@@ -37,7 +37,7 @@ export function Line({ name, remark, children }: { name: ReactNode; remark?: Rea
 
 /** An amount with its range, and its working behind "show working". */
 export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
-  const units = useView((view) => view.units);
+  const units = useUnits();
   const said = sayAmount(amount, units);
   const { expression, inputs, coefficients } = amount.working;
   const yours = coefficients.some(({ source }) => source.kind === 'yours');
@@ -97,7 +97,7 @@ export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
 
 /** Says measures in the builder's units. */
 export function useSay() {
-  const units = useView((view) => view.units);
+  const units = useUnits();
   return {
     mm: (value: number) => formatMeasure('length', value, units),
     area: (value: number) => formatMeasure('area', value, units, 0),

@@ -1,14 +1,15 @@
-import { type Coefficient, type OwnValue, ownFigure, type Property, readNumber } from '@hosket/core';
+import { type Coefficient, type OwnValue, type Property, readNumber } from '@hosket/core';
 import { Popover } from 'radix-ui';
-import { useId, useState } from 'react';
-import { edit } from '../store/projectStore.ts';
+import { use, useId, useState } from 'react';
 import { Button } from './Button.tsx';
+import { SurroundingsContext } from './surroundings.ts';
 
 /** Corrects one figure of a material: low, likely, high and a note; the shipped one stays beside it and may be taken again. */
 export function OwnFigure({ figure }: { figure: Coefficient }) {
   const [open, setOpen] = useState(false);
+  const { correct } = use(SurroundingsContext);
   const { of, source } = figure;
-  if (!of) return null;
+  if (!of || !correct) return null;
   const yours = source.kind === 'yours';
   const where = { material: of.material, property: of.property as Property };
   return (
@@ -29,7 +30,7 @@ export function OwnFigure({ figure }: { figure: Coefficient }) {
           <FigureForm
             figure={figure}
             onGive={(value) => {
-              edit((p) => ownFigure(p, where, value));
+              correct(where, value);
               setOpen(false);
             }}
           />
@@ -39,7 +40,7 @@ export function OwnFigure({ figure }: { figure: Coefficient }) {
               <Button
                 tone="quiet"
                 onClick={() => {
-                  edit((p) => ownFigure(p, where, null));
+                  correct(where, null);
                   setOpen(false);
                 }}
               >

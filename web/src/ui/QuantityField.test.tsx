@@ -3,14 +3,10 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { useView } from '../store/viewStore.ts';
 import { DayField } from './DayField.tsx';
 import { QuantityField } from './QuantityField.tsx';
 
-afterEach(() => {
-  cleanup();
-  useView.setState({ units: 'metric' });
-});
+afterEach(cleanup);
 
 function Stock({ unit, from = null, none }: { unit: PackUnit; from?: number | null; none?: string }) {
   const [value, setValue] = useState(from);

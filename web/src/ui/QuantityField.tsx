@@ -1,6 +1,6 @@
 import { formatMeasure, type PackUnit, parseMeasure, readNumber } from '@hosket/core';
-import { useView } from '../store/viewStore.ts';
 import { ReadField } from './Field.tsx';
+import { useUnits } from './surroundings.ts';
 
 const kinds = { ml: 'volume', g: 'mass', mm: 'length' } as const;
 
@@ -15,7 +15,7 @@ interface Props {
 
 /** An amount as it is stored or sold: by volume, weight, length or piece; any unit of its kind may be typed. */
 export function QuantityField({ label, unit, value, none, onValue }: Props) {
-  const units = useView((view) => view.units);
+  const units = useUnits();
   const text =
     value === null ? (none ?? '') : unit === 'each' ? String(value) : formatMeasure(kinds[unit], value, units, 2);
   return (

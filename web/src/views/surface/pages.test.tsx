@@ -7,6 +7,7 @@ import { projectNow } from '../../store/projectStore.ts';
 import { pickZone } from '../../store/viewStore.ts';
 import { opened, reportNow, smallProject } from '../../testing/opened.ts';
 import { usePlan } from '../../worker/planStore.ts';
+import { InHouse } from '../InHouse.tsx';
 import { CoatFields } from './CoatFields.tsx';
 import { GluesTable } from './GluesTable.tsx';
 import { MaterialsPage } from './MaterialsPage.tsx';
@@ -79,7 +80,7 @@ describe('the take-off of the surface', () => {
   });
 
   it('its working goes down to a figure that can be corrected, which is then marked yours', async () => {
-    render(<Following of={SurfaceTakeoff} />);
+    render(<Following of={SurfaceTakeoff} />, { wrapper: InHouse });
     await userEvent.click(screen.getByRole('button', { name: /^Show working of Seal coat/ }));
     await userEvent.click(screen.getByRole('button', { name: /^Correct Seal coat.*a litre covers/ }));
     await userEvent.clear(screen.getByLabelText('low'));

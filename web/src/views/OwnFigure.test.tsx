@@ -3,7 +3,8 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { projectNow, showProject, useProject } from '../store/projectStore.ts';
-import { OwnFigure } from './OwnFigure.tsx';
+import { OwnFigure } from '../ui/OwnFigure.tsx';
+import { InHouse } from './InHouse.tsx';
 
 beforeEach(() => showProject('p', startProject('Own', '2027-03-01')));
 afterEach(cleanup);
@@ -13,7 +14,7 @@ function Figure({ material, property }: { material: string; property: Property }
   return figure && <OwnFigure figure={figure} />;
 }
 const open = async () => {
-  render(<Figure material="gesso" property="spreadM2PerL" />);
+  render(<Figure material="gesso" property="spreadM2PerL" />, { wrapper: InHouse });
   await userEvent.click(screen.getByRole('button', { name: /^Correct/ }));
 };
 const fill = async (low: string, likely: string, high: string) => {
