@@ -122,7 +122,11 @@ describe('the stack chosen costs least', () => {
     for (let seed = 101; solvedCases < 50; seed++) {
       // Without the weight on deep paste, whose size would drown the minutes in the solver's tolerance.
       const { model: all, weights } = randomCase(seed);
-      const model = { ...all, mostFillMm: 1e6, stock: all.stock.map((kind) => ({ ...kind, buyable: false })) };
+      const model: StackModel = {
+        ...all,
+        mostFillMm: 1e6,
+        stock: all.stock.map((kind) => ({ ...kind, buyable: false })),
+      };
       // Heights as nodes, layers as arcs; an end arc pays the fill above. One unit flows from the board to the end.
       const nodes = [0];
       const arcs: { from: number; to: number; step: Step }[] = [];

@@ -3,7 +3,7 @@ import { cheapest, type Weights } from './cheapest.ts';
 import { type Graph, graphOf } from './graph.ts';
 import { type StackModel, type Step, usedOf } from './model.ts';
 
-/** What the shed lacks of one pool. */
+/** What the shed lacks of one class of stock. */
 export interface Shortage {
   pool: number;
   /** Pieces that it cannot give, mm2. */
@@ -19,7 +19,10 @@ export const shortagesOf = (model: StackModel, steps: readonly Step[]): Shortage
 
 /** What would have to be there for the cheapest stack, were there sheets enough of every kind that the project knows. */
 export function missingFor(model: StackModel, weights: Weights): { steps: Step[]; shortages: Shortage[] } {
-  const plenty = { ...model, pools: model.stock.map((pool) => ({ ...pool, ownedMm2: 1e12, buyable: false })) };
+  const plenty: StackModel = {
+    ...model,
+    stock: model.stock.map((pool) => ({ ...pool, ownedMm2: 1e12, buyable: false })),
+  };
   const { steps } = cheapest(graphOf(plenty), weights);
   return { steps, shortages: shortagesOf(model, steps) };
 }
