@@ -67,6 +67,7 @@ export function* gridLevelsOf(
       (line) => line >= 0 && lines[line].fold,
     );
     const coarsest = Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST;
+    yield;
     gridLevels.push({ ...gridLevelOf(lattice, regions, flat, pins, datumMm), coarsest });
     yield;
     if (coarsest) return gridLevels;
@@ -105,29 +106,32 @@ function gridLevelOf(
 }
 
 /**
- * The storeys made stiff. `bendLengthMm`: over which length each region bends rather than stretches; infinite where it only bends. Where that
+ * The grid levels made stiff, a piece at a time. `bendLengthMm`: over which length each region bends rather than stretches; infinite where it only bends. Where that
  * is less than a few of the finest cells (`finestMm`), bending is weakened instead, so that tension does not outweigh the pins.
  */
-export function multigridLevelsOf(
+export function* multigridLevelsOf(
   gridLevels: readonly GridLevel[],
   bendLengthMm: Float64Array,
   finestMm: number,
-): MultigridLevel[] {
-  return gridLevels.map((gridLevel) => multigridLevelOf(gridLevel, bendLengthMm, finestMm));
+): Generator<undefined, MultigridLevel[]> {
+  const levels: MultigridLevel[] = [];
+  for (const gridLevel of gridLevels) levels.push(yield* multigridLevelOf(gridLevel, bendLengthMm, finestMm));
+  return levels;
 }
 
 /** One storey made stiff. */
-export function multigridLevelOf(
+export function* multigridLevelOf(
   { lattice: { columns, rows, cellMm }, regions: { label, held }, flat, pins, work, coarsest }: GridLevel,
   bendLengthMm: Float64Array,
   finestMm: number,
-): MultigridLevel {
+): Generator<undefined, MultigridLevel> {
   const tension = bendLengthMm.map((length) => LEAST_TENSION_PER_MM2 + 1 / length ** 2);
   const bend = tension.map((each) => 1 / (1 + each * finestMm ** 2));
   const pull = tension.map((each, k) => each * bend[k] * cellMm ** 2);
   const { blocked, folded, cut } = pins;
   const creased = { columns, rows, flat, blocked, folded, cut, label, bend, pull };
-  const stiffness = stiffnessOf(creased, held, pins, cellMm > finestMm ? YIELDING : FIRM);
+  const stiffness = yield* stiffnessOf(creased, held, pins, cellMm > finestMm ? YIELDING : FIRM);
+  yield;
   return {
     stiffness,
     held,

@@ -139,7 +139,9 @@ export function* solvedOf(
   const box = sameLattice && before.lines.length ? changedBox(before.lines, lines) : undefined;
   if (before && box === null && (!before.near || quick)) return before;
   const pins = constraintsOf(lattice, lines);
-  const regions = regionsOf(lattice, lines, pins);
+  yield;
+  const regions = yield* regionsOf(lattice, lines, pins);
+  yield;
   // A line more or less can change the ground far and wide.
   const near = quick && !!box && before?.free != null && before.lines.length === lines.length;
   const surface =

@@ -34,6 +34,11 @@ const SWEEPS_AT_FIRST = 8;
  * the coarser lattice mirrors what came before, so that the whole is symmetric, as conjugate gradients need it.
  */
 function vCycle(levels: readonly MultigridLevel[], k: number): void {
+  for (const _ of cycle(levels, k)) void _;
+}
+
+/** The same, yielding on the way down and on the way up. */
+function* cycle(levels: readonly MultigridLevel[], k: number): Generator<undefined, void> {
   const { stiffness, held, rhs, correction, residual, transfer, factor } = levels[k];
   if (factor || !transfer) {
     if (factor) solveBy(factor, rhs, correction);
@@ -43,11 +48,13 @@ function vCycle(levels: readonly MultigridLevel[], k: number): void {
   sweepTwice(stiffness, correction, rhs, false);
   for (let s = 0; s < SWEEPS_OF_FEW; s++) sweepOwnRows(stiffness, correction, rhs, s % 2 === 0);
   for (let s = 0; s < SWEEPS_OF_PAIRS; s++) sweepPairs(stiffness, correction, rhs, s % 2 === 1);
+  yield;
   applyStiffness(stiffness, correction, residual, rhs);
   const coarse = levels[k + 1];
   restrict(transfer, residual, coarse.rhs);
   for (let c = 0; c < coarse.rhs.length; c++) if (coarse.held[c]) coarse.rhs[c] = 0;
   vCycle(levels, k + 1);
+  yield;
   prolongate(transfer, coarse.correction, correction, held);
   for (let s = SWEEPS_OF_PAIRS - 1; s >= 0; s--) sweepPairs(stiffness, correction, rhs, s % 2 === 0);
   for (let s = SWEEPS_OF_FEW - 1; s >= 0; s--) sweepOwnRows(stiffness, correction, rhs, s % 2 !== 0);
@@ -89,7 +96,7 @@ export function* conjugateGradients(
   image.fill(0);
   let [before, strideBefore] = [0, 1];
   for (let step = 0; step < most; step++) {
-    vCycle(levels, 0);
+    yield* cycle(levels, 0);
     const { now, furthest } = weighed(residual, correction);
     if (furthest < nearMm * SURE * smallestOf(spectrum)) return;
     if (!(now > 0)) return;

@@ -62,11 +62,12 @@ const widen = (reach: Reach | undefined, height: number): Reach =>
  * - inside a last closed line it does so by less than one interval, since otherwise the builder would have drawn the next line; where spots
  *   or other lines lie inside, it stays between their heights and the line's;
  * - beyond the crest or the foot of a cliff alone it lies at that height.
- * The board stops it, but does not bend it: `rounding.ts` sees to that, as to the interval.
+ * The board stops it, but does not bend it: `rounding.ts` sees to that, as to the interval. Yields between pieces of work.
  */
-export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Constraints): Regions {
+export function* regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Constraints): Generator<undefined, Regions> {
   const { columns, rows } = grid;
   const label = labelPatches(columns, rows, pins.blocked);
+  yield;
   const patches = gatherPatches(label, pins);
   addFreeEnds(patches, label, grid, lines);
   for (let j = 0, n = 0; j < rows; j++)
@@ -74,6 +75,7 @@ export function regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Constra
       patches[label[n]].nodes++;
       if (i === 0 || j === 0 || i === columns - 1 || j === rows - 1) patches[label[n]].atEdge = true;
     }
+  yield;
   const reaches = reachesOf(lines.length, pins);
   const intervals = intervalsOf(reaches, patches);
   const found = patches.map((patch) => ruleOf(patch, grid, lines, intervals, patches));

@@ -54,25 +54,25 @@ export function* solveGround(
   pins: Constraints,
   regions: Regions,
 ): Generator<undefined, Surface> {
-  const storeys = yield* gridLevelsOf(grid, lines, pins, regions);
-  const coarsest = storeys[storeys.length - 1];
+  const gridLevels = yield* gridLevelsOf(grid, lines, pins, regions);
+  const coarsest = gridLevels[gridLevels.length - 1];
   const bendLengthMm = new Float64Array(regions.rules.length).fill(Number.POSITIVE_INFINITY);
   // Finest first; a lattice is made stiff when it is reached.
   let levels: MultigridLevel[] = [];
   let z: Float64Array = new Float64Array(coarsest.lattice.values.length).fill(coarsest.meanMm);
-  for (let k = storeys.length - 1; k >= 0; k--) {
-    if (k < storeys.length - 1) z = interpolated(z, storeys[k + 1].lattice, storeys[k].lattice);
-    holdStill(z, storeys[k].regions);
-    levels = [multigridLevelOf(storeys[k], bendLengthMm, grid.cellMm), ...levels];
+  for (let k = gridLevels.length - 1; k >= 0; k--) {
+    if (k < gridLevels.length - 1) z = interpolated(z, gridLevels[k + 1].lattice, gridLevels[k].lattice);
+    holdStill(z, gridLevels[k].regions);
+    levels = [yield* multigridLevelOf(gridLevels[k], bendLengthMm, grid.cellMm), ...levels];
     const room = workspaceFor(z.length);
     const rounds = ROUNDS.find(({ fromNodes }) => z.length >= fromNodes)?.rounds ?? 0;
     for (let round = 0; ; round++) {
       yield* conjugateGradients(levels, z, room, k ? REST_ON_THE_WAY_MM : REST_MM, MOST_STEPS);
-      if (round === rounds || !straighten(storeys[k], grid, regions.rules, z, bendLengthMm)) break;
-      levels = multigridLevelsOf(storeys.slice(k), bendLengthMm, grid.cellMm);
+      if (round === rounds || !straighten(gridLevels[k], grid, regions.rules, z, bendLengthMm)) break;
+      levels = yield* multigridLevelsOf(gridLevels.slice(k), bendLengthMm, grid.cellMm);
     }
   }
-  const { datumMm } = storeys[0];
+  const { datumMm } = gridLevels[0];
   for (let n = 0; n < z.length; n++) z[n] += datumMm;
   return { z, bendLengthMm };
 }
@@ -85,11 +85,11 @@ export function* solveFrom(
   pins: Constraints,
   regions: Regions,
 ): Generator<undefined, Float64Array> {
-  const storeys = yield* gridLevelsOf(grid, lines, pins, regions);
-  const [{ datumMm, regions: held }] = storeys;
+  const gridLevels = yield* gridLevelsOf(grid, lines, pins, regions);
+  const [{ datumMm, regions: held }] = gridLevels;
   const z = before.z.map((height) => height - datumMm);
   holdStill(z, held);
-  const levels = multigridLevelsOf(storeys, before.bendLengthMm, grid.cellMm);
+  const levels = yield* multigridLevelsOf(gridLevels, before.bendLengthMm, grid.cellMm);
   yield* conjugateGradients(levels, z, workspaceFor(z.length), REST_MM, stepsAfter(z.length));
   for (let n = 0; n < z.length; n++) z[n] += datumMm;
   return z;

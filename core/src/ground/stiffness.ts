@@ -59,10 +59,16 @@ interface Pairs {
 const centreOf = (bend: number, pull: number) => 20 * bend + 4 * pull;
 const sideOf = (bend: number, pull: number) => 8 * bend + pull;
 
-/** The stiffness of a lattice; nodes that are `held` do not move. */
-export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Constraints, hold: Hold): Stiffness {
+/** The stiffness of a lattice; nodes that are `held` do not move. Yields between pieces of work. */
+export function* stiffnessOf(
+  creased: Creased,
+  held: Uint8Array,
+  pins: Constraints,
+  hold: Hold,
+): Generator<undefined, Stiffness> {
   const { columns, rows, label, bend, pull } = creased;
   const special = specialNodes(creased);
+  yield;
   const own = new Int32Array(columns * rows);
   for (let k = 0; k < pins.nodes.length; k++)
     if (pins.weights[k] !== 0 && !special[pins.nodes[k]]) special[pins.nodes[k]] = 2;
@@ -80,11 +86,14 @@ export function stiffnessOf(creased: Creased, held: Uint8Array, pins: Constraint
       addTension(creased, window, i, j);
     }
   }
+  yield;
   const ownNodes = new Int32Array(count);
   for (let n = 0; n < own.length; n++) if (own[n]) ownNodes[own[n] - 1] = n;
   const force = new Float64Array(own.length);
   addPins(pins, hold, creased, own, windows, force);
+  yield;
   const runs = runsOf(creased, own, held);
+  yield;
   return {
     columns,
     rows,
