@@ -21,6 +21,7 @@ export * from './schemas/landformSchema.ts';
 export * from './schemas/markSchema.ts';
 export * from './schemas/recipeSchema.ts';
 export * from './schemas/rowSchema.ts';
+export { type FieldLimits, fieldLimits } from './schemas/fieldLimits.ts';
 export * from './schemas/schema.ts';
 export * from './schemas/sheetSchema.ts';
 export * from './schemas/stackingSchema.ts';

@@ -5,6 +5,7 @@ import {
   basePresets,
   baseSize,
   changeShape,
+  fieldLimits,
   isClosed,
   itemsOf,
   nameOf,
@@ -42,8 +43,7 @@ export function BaseFields({ project }: { project: Project }) {
         <MeasureField
           label="Across"
           value={shape.diameterMm}
-          least={20}
-          most={3000}
+          {...fieldLimits('base.shape.diameterMm')}
           onValue={(diameterMm) => changeBase({ ...shape, diameterMm })}
         />
       )}
@@ -53,15 +53,13 @@ export function BaseFields({ project }: { project: Project }) {
             label="Sides"
             whole
             value={shape.sides}
-            least={3}
-            most={24}
+            {...fieldLimits('base.shape.sides')}
             onValue={(sides) => changeBase({ ...shape, sides })}
           />
           <MeasureField
             label="Length of a side"
             value={shape.sideMm}
-            least={10}
-            most={1500}
+            {...fieldLimits('base.shape.sideMm')}
             onValue={(sideMm) => changeBase({ ...shape, sideMm })}
           />
         </>
@@ -89,15 +87,13 @@ function Sides({ shape }: { shape: Extract<BaseShape, { widthMm: number }> }) {
       <MeasureField
         label="Width"
         value={shape.widthMm}
-        least={20}
-        most={3000}
+        {...fieldLimits('base.shape.widthMm')}
         onValue={(widthMm) => changeBase({ ...shape, widthMm })}
       />
       <MeasureField
         label="Depth"
         value={shape.depthMm}
-        least={20}
-        most={3000}
+        {...fieldLimits('base.shape.depthMm')}
         onValue={(depthMm) => changeBase({ ...shape, depthMm })}
       />
     </>
@@ -160,21 +156,21 @@ function Frame({ project }: { project: Project }) {
           <MeasureField
             label="Frame, from above"
             value={frame.widthMm}
+            {...fieldLimits('base.frame.widthMm')}
             least={1}
-            most={200}
             onValue={(widthMm) => change({ ...frame, widthMm })}
           />
           <MeasureField
             label="Its height"
             value={frame.heightMm}
+            {...fieldLimits('base.frame.heightMm')}
             least={1}
-            most={300}
             onValue={(heightMm) => change({ ...frame, heightMm })}
           />
           <MeasureField
             label="Lap over the base"
             value={frame.lapMm}
-            most={100}
+            {...fieldLimits('base.frame.lapMm')}
             onValue={(lapMm) => change({ ...frame, lapMm })}
           />
         </div>

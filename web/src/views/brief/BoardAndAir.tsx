@@ -1,4 +1,4 @@
-import { boards, type Project } from '@hosket/core';
+import { boards, fieldLimits, type Project } from '@hosket/core';
 import { edit } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField, TickField } from '../../ui/Field.tsx';
 
@@ -12,24 +12,21 @@ export function Air({ project }: { project: Project }) {
         label="Temperature"
         kind="temperature"
         value={air.temperatureC}
-        least={-5}
-        most={45}
+        {...fieldLimits('air.temperatureC')}
         onValue={(temperatureC) => change({ temperatureC })}
       />
       <NumberField
         label="Humidity"
         unit="%"
         value={air.humidityPercent}
-        least={0}
-        most={100}
+        {...fieldLimits('air.humidityPercent')}
         onValue={(humidityPercent) => change({ humidityPercent })}
       />
       <NumberField
         label="Air movement"
         unit="m/s"
         value={air.airSpeedMs}
-        least={0}
-        most={3}
+        {...fieldLimits('air.airSpeedMs')}
         onValue={(airSpeedMs) => change({ airSpeedMs })}
       />
       <p className="col-span-3 text-xs text-muted">
@@ -55,8 +52,8 @@ export function Board({ project }: { project: Project }) {
       <MeasureField
         label="Thickness"
         value={board.thicknessMm}
+        {...fieldLimits('base.board.thicknessMm')}
         least={0.5}
-        most={60}
         onValue={(thicknessMm) => change({ thicknessMm })}
       />
       <div className="col-span-2">

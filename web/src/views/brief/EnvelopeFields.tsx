@@ -1,4 +1,4 @@
-import { baseSize, type Envelope, type Project } from '@hosket/core';
+import { baseSize, type Envelope, fieldLimits, type Project } from '@hosket/core';
 import { edit } from '../../store/projectStore.ts';
 import { MeasureField, MeasureOrNoneField, TickField } from '../../ui/Field.tsx';
 
@@ -34,8 +34,7 @@ export function EnvelopeFields({ project }: { project: Project }) {
           label="Circle that a turntable leaves clear"
           none="none"
           value={swingMm}
-          least={10}
-          most={5000}
+          {...fieldLimits('envelope.swingMm')}
           onValue={(mm) => change({ swingMm: mm })}
         />
       </div>
@@ -50,33 +49,34 @@ function BoxFields({ box }: { box: Box }) {
       <MeasureField
         label="Inside width"
         value={box.widthMm}
-        least={10}
-        most={5000}
+        {...fieldLimits('envelope.box.widthMm')}
         onValue={(widthMm) => set({ widthMm })}
       />
       <MeasureField
         label="Inside depth"
         value={box.depthMm}
-        least={10}
-        most={5000}
+        {...fieldLimits('envelope.box.depthMm')}
         onValue={(depthMm) => set({ depthMm })}
       />
       <MeasureField
         label="Inside height"
         value={box.heightMm}
-        least={10}
-        most={5000}
+        {...fieldLimits('envelope.box.heightMm')}
         onValue={(heightMm) => set({ heightMm })}
       />
       <MeasureOrNoneField
         label="Base to back wall"
         none="in the middle"
         value={box.backMm}
-        least={0}
-        most={5000}
+        {...fieldLimits('envelope.box.backMm')}
         onValue={(backMm) => set({ backMm })}
       />
-      <MeasureField label="Feet under it" value={box.underMm} most={1000} onValue={(underMm) => set({ underMm })} />
+      <MeasureField
+        label="Feet under it"
+        value={box.underMm}
+        {...fieldLimits('envelope.box.underMm')}
+        onValue={(underMm) => set({ underMm })}
+      />
       <div className="grid content-end gap-1">
         <TickField label="Backdrop" value={box.backdrop} onValue={(backdrop) => set({ backdrop })} />
         <TickField label="Inner walls" value={box.walls} onValue={(walls) => set({ walls })} />

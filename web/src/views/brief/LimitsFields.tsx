@@ -1,5 +1,6 @@
 import {
   covers,
+  fieldLimits,
   freeId,
   type Judging,
   type LimitRule,
@@ -29,53 +30,50 @@ export function LimitsFields({ project }: { project: Project }) {
         label="Kept, times in 100"
         unit=""
         value={sureOf}
-        least={50}
-        most={99}
+        {...fieldLimits('limits.sureOf')}
         onValue={(times) => change({ sureOf: Math.round(times) })}
       />
       <NumberOrNoneField
         label="Weight"
         unit="g"
         value={weightG}
+        {...fieldLimits('limits.weightG')}
         least={1}
-        most={1e6}
         onValue={(g) => change({ weightG: g })}
       />
       <NumberOrNoneField
         label="Cost"
         unit={project.currency}
         value={cost}
+        {...fieldLimits('limits.cost')}
         least={0.01}
-        most={1e7}
         onValue={(sum) => change({ cost: sum })}
       />
       <NumberOrNoneField
         label="Hours at the bench"
         unit="h"
         value={benchHours}
+        {...fieldLimits('limits.benchHours')}
         least={0.1}
-        most={1e5}
         onValue={(hours) => change({ benchHours: hours })}
       />
       <NumberField
         label="Figures slide from"
         unit="°"
         value={project.judging.tiltDegrees}
-        least={1}
-        most={60}
+        {...fieldLimits('judging.tiltDegrees')}
         onValue={(tiltDegrees) => judge({ tiltDegrees })}
       />
       <MeasureField
         label="Figures rock from"
         value={project.judging.unevenMm}
-        least={0.1}
-        most={20}
+        {...fieldLimits('judging.unevenMm')}
         onValue={(unevenMm) => judge({ unevenMm })}
       />
       <MeasureField
         label="A way reaches a house within"
         value={project.judging.wayMm}
-        most={1000}
+        {...fieldLimits('judging.wayMm')}
         onValue={(wayMm) => judge({ wayMm })}
       />
       <ul className="col-span-2 grid gap-2" aria-label="Rules">
@@ -152,15 +150,13 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
           <MeasureField
             label="One side"
             value={check.widthMm}
-            least={10}
-            most={5000}
+            {...fieldLimits('limits.rules.check.widthMm')}
             onValue={(widthMm) => set({ check: { ...check, widthMm } })}
           />
           <MeasureField
             label="Other side"
             value={check.depthMm}
-            least={10}
-            most={5000}
+            {...fieldLimits('limits.rules.check.depthMm')}
             onValue={(depthMm) => set({ check: { ...check, depthMm } })}
           />
         </>
@@ -169,8 +165,7 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
         <MeasureField
           label="No taller than"
           value={check.mostMm}
-          least={10}
-          most={5000}
+          {...fieldLimits('limits.rules.check.mostMm')}
           onValue={(mostMm) => set({ check: { ...check, mostMm } })}
         />
       )}
@@ -186,8 +181,7 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
             label="At least"
             whole
             value={check.least}
-            least={1}
-            most={1000}
+            {...fieldLimits('limits.rules.check.least')}
             onValue={(least) => set({ check: { ...check, least } })}
           />
         </>
@@ -204,8 +198,7 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
             label="At least"
             unit="%"
             value={check.leastPercent}
-            least={0}
-            most={100}
+            {...fieldLimits('limits.rules.check.leastPercent')}
             onValue={(leastPercent) => set({ check: { ...check, leastPercent } })}
           />
         </>

@@ -2,6 +2,7 @@ import {
   type EdgeFeature,
   type EdgeProfile,
   featureKinds,
+  fieldLimits,
   freeId,
   type Project,
   putProfile,
@@ -131,12 +132,17 @@ function OneProfile({ profile, lengthMm }: { profile: EdgeProfile; lengthMm: num
               options={featureKinds}
               onValue={(kind) => setFeature(k, { kind })}
             />
-            <MeasureField label="at" value={feature.atMm} most={3000} onValue={(atMm) => setFeature(k, { atMm })} />
+            <MeasureField
+              label="at"
+              value={feature.atMm}
+              {...fieldLimits('profiles.features.atMm')}
+              onValue={(atMm) => setFeature(k, { atMm })}
+            />
             <MeasureField
               label="wide"
               value={feature.widthMm}
+              {...fieldLimits('profiles.features.widthMm')}
               least={0.5}
-              most={1000}
               onValue={(widthMm) => setFeature(k, { widthMm })}
             />
             {feature.kind === 'lane' ? (
@@ -145,7 +151,7 @@ function OneProfile({ profile, lengthMm }: { profile: EdgeProfile; lengthMm: num
               <MeasureField
                 label={feature.kind === 'wall' ? 'high' : 'deep'}
                 value={feature.heightMm}
-                most={500}
+                {...fieldLimits('profiles.features.heightMm')}
                 onValue={(heightMm) => setFeature(k, { heightMm })}
               />
             )}

@@ -2,6 +2,7 @@ import {
   addTile,
   baseSize,
   changeTile,
+  fieldLimits,
   openTile,
   type Project,
   removeTile,
@@ -127,7 +128,12 @@ function TileFields({ project }: { project: Project }) {
             options={turns.map((turn) => ({ value: String(turn), text: `${turn}°` }))}
             onValue={(turn) => put({ turn: turns.find((other) => String(other) === turn) ?? 0 })}
           />
-          <MeasureField label="Raised by" value={place.riseMm} most={3000} onValue={(riseMm) => put({ riseMm })} />
+          <MeasureField
+            label="Raised by"
+            value={place.riseMm}
+            {...fieldLimits('tile.place.riseMm')}
+            onValue={(riseMm) => put({ riseMm })}
+          />
         </>
       )}
       {tileSides.map((side) => (
@@ -137,7 +143,7 @@ function TileFields({ project }: { project: Project }) {
         <MeasureField
           label="Kept on the profile, in from the edge"
           value={tile.keepMm}
-          most={200}
+          {...fieldLimits('tile.keepMm')}
           onValue={(keepMm) => set(tile.id, { keepMm })}
         />
       </div>
@@ -146,8 +152,7 @@ function TileFields({ project }: { project: Project }) {
           label="Banks beyond that"
           unit="°"
           value={tile.bankDegrees}
-          least={5}
-          most={90}
+          {...fieldLimits('tile.bankDegrees')}
           onValue={(bankDegrees) => set(tile.id, { bankDegrees })}
         />
       </div>

@@ -1,4 +1,4 @@
-import { cutTools, kerfMmOf, type Project } from '@hosket/core';
+import { cutTools, fieldLimits, kerfMmOf, type Project } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
 
@@ -24,8 +24,7 @@ export function CutForm() {
           value={cutting.kerfMm}
           none="as usual"
           now={kerfMmOf({ ...cutting, kerfMm: null })}
-          least={0}
-          most={10}
+          {...fieldLimits('cutting.kerfMm')}
           onValue={(kerfMm) => change({ kerfMm })}
         />
         <div className="self-end pb-1">
@@ -56,21 +55,20 @@ export function CutForm() {
             label="Step"
             unit="degrees"
             value={turning.degrees}
-            least={5}
-            most={180}
+            {...fieldLimits('cutting.turning.degrees')}
             onValue={(degrees) => change({ turning: { kind: 'steps', degrees } })}
           />
         )}
         <MeasureField
           label="Gap between pieces"
           value={cutting.gapMm}
-          most={50}
+          {...fieldLimits('cutting.gapMm')}
           onValue={(gapMm) => change({ gapMm })}
         />
         <MeasureField
           label="Margin along the edge of a sheet"
           value={cutting.marginMm}
-          most={100}
+          {...fieldLimits('cutting.marginMm')}
           onValue={(marginMm) => change({ marginMm })}
         />
       </Group>
@@ -112,7 +110,7 @@ export function CutForm() {
         <MeasureField
           label="Apart from seams above and below"
           value={seam.apartMm}
-          most={500}
+          {...fieldLimits('cutting.seam.apartMm')}
           onValue={(apartMm) => change({ seam: { ...seam, apartMm } })}
         />
       </Group>
@@ -121,16 +119,14 @@ export function CutForm() {
           label="Goes on without getting better for"
           unit="s"
           value={search.patienceSeconds}
-          least={1}
-          most={600}
+          {...fieldLimits('cutting.search.patienceSeconds')}
           onValue={(patienceSeconds) => change({ search: { ...search, patienceSeconds } })}
         />
         <NumberField
           label="Seed"
           whole
           value={search.seed}
-          least={0}
-          most={1e6}
+          {...fieldLimits('cutting.search.seed')}
           onValue={(seed) => change({ search: { ...search, seed } })}
         />
       </Group>

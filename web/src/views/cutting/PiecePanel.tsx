@@ -1,5 +1,6 @@
 import {
   bedName,
+  fieldLimits,
   type PieceReport,
   type PlanReport,
   ringSize,
@@ -110,8 +111,7 @@ function Lies({ report, piece }: { report: PlanReport; piece: PieceReport }) {
         label="Turned"
         unit="degrees"
         value={round(laid.turnDegrees)}
-        least={-360}
-        most={360}
+        {...fieldLimits('nest.places.turnDegrees')}
         onValue={(turnDegrees) => put({ turnDegrees })}
       />
       <div className="flex items-end gap-1">

@@ -1,4 +1,5 @@
 import {
+  fieldLimits,
   type PlanReport,
   paperSize,
   papers,
@@ -62,20 +63,19 @@ export function TemplatesPage({ report }: { report: PlanReport }) {
         <MeasureField
           label="White margin"
           value={paper.marginMm}
-          most={40}
+          {...fieldLimits('paper.marginMm')}
           onValue={(marginMm) => change({ marginMm })}
         />
         <MeasureField
           label="Overlap of pages"
           value={paper.overlapMm}
-          most={50}
+          {...fieldLimits('paper.overlapMm')}
           onValue={(overlapMm) => change({ overlapMm })}
         />
         <MeasureField
           label="The printed bar of 100 mm measures"
           value={paper.barMm}
-          least={80}
-          most={120}
+          {...fieldLimits('paper.barMm')}
           onValue={(barMm) => change({ barMm })}
         />
       </fieldset>

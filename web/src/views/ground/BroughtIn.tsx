@@ -1,4 +1,5 @@
 import type { Terrain, Underlay } from '@hosket/core';
+import { fieldLimits } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -31,8 +32,18 @@ function TerrainFields({ terrain }: { terrain: Terrain }) {
         {terrain.name}, {terrain.columns} by {terrain.rows}
       </p>
       <div className="grid grid-cols-2 gap-2">
-        <MeasureField label="Lowest" value={terrain.lowMm} most={2000} onValue={(lowMm) => change({ lowMm })} />
-        <MeasureField label="Highest" value={terrain.highMm} most={2000} onValue={(highMm) => change({ highMm })} />
+        <MeasureField
+          label="Lowest"
+          value={terrain.lowMm}
+          {...fieldLimits('terrain.lowMm')}
+          onValue={(lowMm) => change({ lowMm })}
+        />
+        <MeasureField
+          label="Highest"
+          value={terrain.highMm}
+          {...fieldLimits('terrain.highMm')}
+          onValue={(highMm) => change({ highMm })}
+        />
         {sides.map(([side, label, least, most]) => (
           <NumberField
             key={side}
@@ -48,21 +59,19 @@ function TerrainFields({ terrain }: { terrain: Terrain }) {
           label="Turned"
           unit="°"
           value={terrain.turnDegrees}
-          least={-360}
-          most={360}
+          {...fieldLimits('terrain.turnDegrees')}
           onValue={(turnDegrees) => change({ turnDegrees })}
         />
         <MeasureField
           label="Smoothed over"
           value={terrain.smoothMm}
-          most={100}
+          {...fieldLimits('terrain.smoothMm')}
           onValue={(smoothMm) => change({ smoothMm })}
         />
         <MeasureField
           label="Marks bend it over"
           value={terrain.reachMm}
-          least={1}
-          most={500}
+          {...fieldLimits('terrain.reachMm')}
           onValue={(reachMm) => change({ reachMm })}
         />
       </div>
@@ -105,8 +114,7 @@ function UnderlayFields({ underlay }: { underlay: Underlay }) {
           label="Strength"
           unit="%"
           value={underlay.strengthPercent}
-          least={0}
-          most={100}
+          {...fieldLimits('underlay.strengthPercent')}
           onValue={(strengthPercent) => change({ strengthPercent })}
         />
       </div>

@@ -1,4 +1,13 @@
-import { type BuildArea, freeId, itemsOf, nameOf, type PlanReport, removeArea, schools } from '@hosket/core';
+import {
+  type BuildArea,
+  fieldLimits,
+  freeId,
+  itemsOf,
+  nameOf,
+  type PlanReport,
+  removeArea,
+  schools,
+} from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -48,8 +57,7 @@ export function AreasForm({ report }: { report: PlanReport }) {
                 label="Steeper than"
                 unit="°"
                 value={area.of.degrees}
-                least={5}
-                most={89}
+                {...fieldLimits('stacking.areas.of.degrees')}
                 onValue={(degrees) => set({ of: { kind: 'steeper', degrees } })}
               />
             ) : (

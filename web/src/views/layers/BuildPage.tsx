@@ -1,4 +1,4 @@
-import { hollowings, type PlanReport, type Project } from '@hosket/core';
+import { fieldLimits, hollowings, type PlanReport, type Project } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberOrNoneField, TickField } from '../../ui/Field.tsx';
 import { useSay } from '../../ui/Figures.tsx';
@@ -38,8 +38,7 @@ export function BuildPage({ report }: { report: PlanReport }) {
             <MeasureField
               label={hollow.kind === 'rings' ? 'Overlap under the layer above' : 'Wall of foam'}
               value={hollow.wallMm}
-              least={5}
-              most={200}
+              {...fieldLimits('stacking.hollow.wallMm')}
               onValue={(wallMm) => turn({ wallMm })}
             />
             <div className="col-span-2 self-end pb-1">
@@ -54,15 +53,13 @@ export function BuildPage({ report }: { report: PlanReport }) {
                 <MeasureField
                   label="A rib every"
                   value={hollow.ribs.everyMm}
-                  least={20}
-                  most={1000}
+                  {...fieldLimits('stacking.hollow.ribs.everyMm')}
                   onValue={(everyMm) => hollow.ribs && turn({ ribs: { ...hollow.ribs, everyMm } })}
                 />
                 <MeasureField
                   label="Width of a rib"
                   value={hollow.ribs.widthMm}
-                  least={5}
-                  most={200}
+                  {...fieldLimits('stacking.hollow.ribs.widthMm')}
                   onValue={(widthMm) => hollow.ribs && turn({ ribs: { ...hollow.ribs, widthMm } })}
                 />
               </>
@@ -89,14 +86,13 @@ export function BuildPage({ report }: { report: PlanReport }) {
             <MeasureField
               label="Its kerf"
               value={wire.kerfMm}
-              most={10}
+              {...fieldLimits('stacking.wire.kerfMm')}
               onValue={(kerfMm) => change({ wire: { ...wire, kerfMm } })}
             />
             <MeasureField
               label="Thinnest slice"
               value={wire.thinnestMm}
-              least={1}
-              most={100}
+              {...fieldLimits('stacking.wire.thinnestMm')}
               onValue={(thinnestMm) => change({ wire: { ...wire, thinnestMm } })}
             />
             <p className="col-span-3 text-xs text-muted">
@@ -110,14 +106,13 @@ export function BuildPage({ report }: { report: PlanReport }) {
         <MeasureField
           label="Dowels across"
           value={dowel.diameterMm}
-          least={0.5}
-          most={30}
+          {...fieldLimits('stacking.dowel.diameterMm')}
           onValue={(diameterMm) => change({ dowel: { ...dowel, diameterMm } })}
         />
         <MeasureField
           label="Keep from edges"
           value={dowel.marginMm}
-          most={100}
+          {...fieldLimits('stacking.dowel.marginMm')}
           onValue={(marginMm) => change({ dowel: { ...dowel, marginMm } })}
         />
         <span className="col-span-3">
@@ -134,48 +129,42 @@ export function BuildPage({ report }: { report: PlanReport }) {
           label="Layers"
           unit="layers"
           value={most.layers}
-          least={1}
-          most={200}
+          {...fieldLimits('stacking.most.layers')}
           onValue={(layers) => limit({ layers: layers && Math.round(layers) })}
         />
         <NumberOrNoneField
           label="To carve"
           unit="L"
           value={most.carveL}
-          least={0}
-          most={1000}
+          {...fieldLimits('stacking.most.carveL')}
           onValue={(carveL) => limit({ carveL })}
         />
         <NumberOrNoneField
           label="To fill"
           unit="L"
           value={most.fillL}
-          least={0}
-          most={1000}
+          {...fieldLimits('stacking.most.fillL')}
           onValue={(fillL) => limit({ fillL })}
         />
         <NumberOrNoneField
           label="Bought"
           unit={currency}
           value={most.bought}
-          least={0}
-          most={1e6}
+          {...fieldLimits('stacking.most.bought')}
           onValue={(bought) => limit({ bought })}
         />
         <NumberOrNoneField
           label="Foam and paste"
           unit="g"
           value={most.weightG}
-          least={0}
-          most={1e6}
+          {...fieldLimits('stacking.most.weightG')}
           onValue={(weightG) => limit({ weightG })}
         />
         <NumberOrNoneField
           label="Levels off their joints"
           unit="mm"
           value={most.offMm}
-          least={0}
-          most={1000}
+          {...fieldLimits('stacking.most.offMm')}
           onValue={(offMm) => limit({ offMm })}
         />
         <NumberOrNoneField
@@ -183,8 +172,7 @@ export function BuildPage({ report }: { report: PlanReport }) {
           unit={currency}
           none="not priced"
           value={stacking.pastePerL}
-          least={0}
-          most={10000}
+          {...fieldLimits('stacking.pastePerL')}
           onValue={(pastePerL) => change({ pastePerL })}
         />
       </fieldset>

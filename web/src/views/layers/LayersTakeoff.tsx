@@ -1,4 +1,12 @@
-import { deferral, glues, type Project, type SchoolReport, type StackReport, sayHours } from '@hosket/core';
+import {
+  deferral,
+  fieldLimits,
+  glues,
+  type Project,
+  type SchoolReport,
+  type StackReport,
+  sayHours,
+} from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
@@ -99,15 +107,14 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
         <MeasureField
           label="Least step worth a sheet"
           value={stacking.leastStepMm}
-          most={50}
+          {...fieldLimits('stacking.leastStepMm')}
           onValue={(leastStepMm) => change({ leastStepMm })}
         />
         <NumberField
           label="Of a sheet becomes pieces"
           unit="%"
           value={stacking.sheetYieldPercent}
-          least={10}
-          most={100}
+          {...fieldLimits('stacking.sheetYieldPercent')}
           onValue={(sheetYieldPercent) => change({ sheetYieldPercent })}
         />
       </fieldset>

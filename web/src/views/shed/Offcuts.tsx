@@ -1,4 +1,4 @@
-import { freeId, type Offcut, offcutArea, thicknessOf } from '@hosket/core';
+import { fieldLimits, freeId, type Offcut, offcutArea, thicknessOf } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
@@ -82,15 +82,15 @@ export function Offcuts() {
                 <MeasureField
                   label={`Width of ${name}`}
                   value={outline.widthMm}
+                  {...fieldLimits('offcuts.outline.widthMm')}
                   least={5}
-                  most={5000}
                   onValue={(widthMm) => change({ outline: { ...outline, widthMm } })}
                 />
                 <MeasureField
                   label={`Length of ${name}`}
                   value={outline.depthMm}
+                  {...fieldLimits('offcuts.outline.depthMm')}
                   least={5}
-                  most={5000}
                   onValue={(depthMm) => change({ outline: { ...outline, depthMm } })}
                 />
               </>

@@ -1,4 +1,4 @@
-import { changeSheet, type Sheet, type SheetLimit, toleranceClasses } from '@hosket/core';
+import { changeSheet, fieldLimits, type Sheet, type SheetLimit, toleranceClasses } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
 
@@ -36,7 +36,7 @@ function Details({ sheet }: { sheet: Sheet }) {
         <MeasureField
           label="Plus or minus"
           value={sheet.toleranceMm ?? 1}
-          most={20}
+          {...fieldLimits('sheets.toleranceMm')}
           onValue={(toleranceMm) => change({ toleranceMm })}
         />
       ) : (
@@ -58,15 +58,14 @@ function Details({ sheet }: { sheet: Sheet }) {
             label="Weighs"
             unit="kg/m³"
             value={sheet.own.densityKgM3}
+            {...fieldLimits('sheets.own.densityKgM3')}
             least={1}
-            most={3000}
             onValue={(densityKgM3) => sheet.own && change({ own: { ...sheet.own, densityKgM3 } })}
           />
           <NumberField
             label="Vapour resistance, times air"
             value={sheet.own.vapourResistance}
-            least={1}
-            most={100000}
+            {...fieldLimits('sheets.own.vapourResistance')}
             onValue={(vapourResistance) => sheet.own && change({ own: { ...sheet.own, vapourResistance } })}
           />
         </>
@@ -104,7 +103,7 @@ function Limit({ sheet, onValue }: { sheet: Sheet; onValue: (limit: SheetLimit) 
         <MeasureField
           label="Covered by"
           value={limit.coverMm}
-          most={200}
+          {...fieldLimits('sheets.limit.coverMm')}
           onValue={(coverMm) => onValue({ kind: 'inside', coverMm })}
         />
       ) : (

@@ -1,4 +1,4 @@
-import { changeSheet, formatMeasure, freeId, parseMeasure, type Sheet, usualSheet } from '@hosket/core';
+import { changeSheet, fieldLimits, formatMeasure, freeId, parseMeasure, type Sheet, usualSheet } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
@@ -85,8 +85,8 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           hideLabel
           label={`Width of ${name}`}
           value={sheet.widthMm}
+          {...fieldLimits('sheets.widthMm')}
           least={10}
-          most={5000}
           onValue={(widthMm) => change({ widthMm })}
         />
       </td>
@@ -95,8 +95,8 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           hideLabel
           label={`Length of ${name}`}
           value={sheet.depthMm}
+          {...fieldLimits('sheets.depthMm')}
           least={10}
-          most={5000}
           onValue={(depthMm) => change({ depthMm })}
         />
       </td>
@@ -106,8 +106,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           whole
           label={`Sheets of ${name}`}
           value={sheet.count}
-          least={0}
-          most={999}
+          {...fieldLimits('sheets.count')}
           onValue={(count) => change({ count })}
         />
       </td>

@@ -1,4 +1,13 @@
-import { freeId, type PackOffer, type PackUnit, packUnits, putPack, removePack, type ShoppingLine } from '@hosket/core';
+import {
+  fieldLimits,
+  freeId,
+  type PackOffer,
+  type PackUnit,
+  packUnits,
+  putPack,
+  removePack,
+  type ShoppingLine,
+} from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
@@ -72,8 +81,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
                       hideLabel
                       label={`Price of the pack of ${name}`}
                       value={pack.price ?? 0}
-                      least={0}
-                      most={1e6}
+                      {...fieldLimits('stores.packs.price')}
                       onValue={(price) => change(pack, { price })}
                     />
                   </td>

@@ -1,4 +1,4 @@
-import { changeSheet, formatMeasure, type Sheet, type SheetNeed, thicknessOf } from '@hosket/core';
+import { changeSheet, fieldLimits, formatMeasure, type Sheet, type SheetNeed, thicknessOf } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { NumberField } from '../../ui/Field.tsx';
@@ -41,8 +41,7 @@ export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed
                 whole
                 label={`${name} in the shed`}
                 value={sheet.count}
-                least={0}
-                most={999}
+                {...fieldLimits('sheets.count')}
                 onValue={(count) => edit((p) => changeSheet(p, sheet.id, { count }))}
               />
             </td>

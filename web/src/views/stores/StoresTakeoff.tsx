@@ -1,4 +1,4 @@
-import { type PlanReport, sayMinutes } from '@hosket/core';
+import { fieldLimits, type PlanReport, sayMinutes } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
@@ -39,15 +39,13 @@ export function StoresTakeoff({ report }: { report: PlanReport }) {
           <MeasureField
             label="Plinth, wide"
             value={support.plinth.widthMm}
-            least={1}
-            most={5000}
+            {...fieldLimits('support.plinth.widthMm')}
             onValue={(widthMm) => change({ plinth: { ...support.plinth, widthMm } })}
           />
           <MeasureField
             label="Plinth, deep"
             value={support.plinth.depthMm}
-            least={1}
-            most={5000}
+            {...fieldLimits('support.plinth.depthMm')}
             onValue={(depthMm) => change({ plinth: { ...support.plinth, depthMm } })}
           />
         </div>
@@ -57,15 +55,13 @@ export function StoresTakeoff({ report }: { report: PlanReport }) {
           <MeasureField
             label="Hooks, apart"
             value={support.hooks.apartMm}
-            least={1}
-            most={5000}
+            {...fieldLimits('support.hooks.apartMm')}
             onValue={(apartMm) => change({ hooks: { ...support.hooks, apartMm } })}
           />
           <MeasureField
             label="Hooks, over the lower edge"
             value={support.hooks.upMm}
-            least={1}
-            most={5000}
+            {...fieldLimits('support.hooks.upMm')}
             onValue={(upMm) => change({ hooks: { ...support.hooks, upMm } })}
           />
         </div>
@@ -75,8 +71,7 @@ export function StoresTakeoff({ report }: { report: PlanReport }) {
             label="May be tilted by"
             unit="°"
             value={support.leastTipDegrees}
-            least={0}
-            most={80}
+            {...fieldLimits('support.leastTipDegrees')}
             onValue={(leastTipDegrees) => change({ leastTipDegrees })}
           />
         </div>

@@ -1,4 +1,4 @@
-import { type Coat, catalogueOf, type Operation, operations, operationWords, tools } from '@hosket/core';
+import { type Coat, catalogueOf, fieldLimits, type Operation, operations, operationWords, tools } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureOrNoneField, NumberField, NumberOrNoneField, WordsField } from '../../ui/Field.tsx';
 import { RuleConditions } from './RuleConditions.tsx';
@@ -42,8 +42,7 @@ export function CoatFields({ coat, onChange }: { coat: Coat; onChange: (change: 
           whole
           label={coat.operation === 'dry-brush' ? 'Tones' : form === 'ply' ? 'Plies' : 'Coats'}
           value={coat.coats}
-          least={1}
-          most={12}
+          {...fieldLimits('recipes.coats.coats')}
           onValue={(coats) => onChange({ coats })}
         />
       )}
@@ -52,8 +51,7 @@ export function CoatFields({ coat, onChange }: { coat: Coat; onChange: (change: 
           label="Thickness"
           value={coat.thicknessMm}
           none="usual"
-          least={0}
-          most={60}
+          {...fieldLimits('recipes.coats.thicknessMm')}
           onValue={(thicknessMm) => onChange({ thicknessMm })}
         />
       )}
@@ -61,8 +59,7 @@ export function CoatFields({ coat, onChange }: { coat: Coat; onChange: (change: 
         label="Share of its ground"
         unit="%"
         value={coat.sharePercent}
-        least={0}
-        most={100}
+        {...fieldLimits('recipes.coats.sharePercent')}
         onValue={(sharePercent) => onChange({ sharePercent })}
       />
       {form === 'thin' && (
@@ -71,8 +68,7 @@ export function CoatFields({ coat, onChange }: { coat: Coat; onChange: (change: 
           unit="parts of water"
           value={coat.thinParts}
           none="as usual"
-          least={0}
-          most={50}
+          {...fieldLimits('recipes.coats.thinParts')}
           onValue={(thinParts) => onChange({ thinParts })}
         />
       )}
@@ -83,16 +79,14 @@ export function CoatFields({ coat, onChange }: { coat: Coat; onChange: (change: 
             unit="pieces"
             value={coat.per100Cm2}
             none="none"
-            least={0}
-            most={1000}
+            {...fieldLimits('recipes.coats.per100Cm2')}
             onValue={(per100Cm2) => onChange({ per100Cm2 })}
           />
           <MeasureOrNoneField
             label="Apart at least"
             value={coat.apartMm}
             none="any"
-            least={0}
-            most={500}
+            {...fieldLimits('recipes.coats.apartMm')}
             onValue={(apartMm) => onChange({ apartMm })}
           />
         </>

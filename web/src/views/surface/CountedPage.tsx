@@ -1,4 +1,4 @@
-import { type Count, freeId, type ItemKind, kindWords, type PlanReport, rowKinds } from '@hosket/core';
+import { type Count, fieldLimits, freeId, type ItemKind, kindWords, type PlanReport, rowKinds } from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { beginDrawing } from '../../instruments/plan/drawing.ts';
@@ -155,37 +155,32 @@ function CountFields({ count, report }: { count: Count; report: PlanReport }) {
           <>
             <MeasureField
               label="Across the inside"
-              least={1}
-              most={2000}
+              {...fieldLimits('counts.insideMm')}
               value={count.insideMm}
               onValue={(insideMm) => change({ insideMm })}
             />
             <MeasureField
               label="Stones deep"
-              least={0.5}
-              most={500}
+              {...fieldLimits('counts.deepMm')}
               value={count.deepMm}
               onValue={(deepMm) => change({ deepMm })}
             />
             <MeasureField
               label="Stones wide, inside"
-              least={0.5}
-              most={200}
+              {...fieldLimits('counts.wideMm')}
               value={count.wideMm}
               onValue={(wideMm) => change({ wideMm })}
             />
             <MeasureField
               label="Joint"
-              least={0}
-              most={20}
+              {...fieldLimits('counts.jointMm')}
               value={count.jointMm}
               onValue={(jointMm) => change({ jointMm })}
             />
             <NumberField
               label="Sweep"
               unit="°"
-              least={5}
-              most={360}
+              {...fieldLimits('counts.sweepDegrees')}
               value={count.sweepDegrees}
               onValue={(sweepDegrees) => change({ sweepDegrees })}
             />
@@ -195,44 +190,38 @@ function CountFields({ count, report }: { count: Count; report: PlanReport }) {
           <>
             <MeasureField
               label="Face wide"
-              least={1}
-              most={5000}
+              {...fieldLimits('counts.widthMm')}
               value={count.widthMm}
               onValue={(widthMm) => change({ widthMm })}
             />
             <MeasureField
               label="Face high"
-              least={1}
-              most={5000}
+              {...fieldLimits('counts.heightMm')}
               value={count.heightMm}
               onValue={(heightMm) => change({ heightMm })}
             />
             <MeasureField
               label="Tile wide"
-              least={0.5}
-              most={500}
+              {...fieldLimits('counts.tileMm')}
               value={count.tileMm}
               onValue={(tileMm) => change({ tileMm })}
             />
             <MeasureField
               label="Seen of a tile"
-              least={0.5}
-              most={500}
+              {...fieldLimits('counts.gaugeMm')}
               value={count.gaugeMm}
               onValue={(gaugeMm) => change({ gaugeMm })}
             />
             <MeasureField
               label="Joint"
-              least={0}
-              most={20}
+              {...fieldLimits('counts.jointMm')}
               value={count.jointMm}
               onValue={(jointMm) => change({ jointMm })}
             />
             <NumberField
               whole
               label="Faces"
-              least={1}
-              most={100}
+              {...fieldLimits('counts.faces')}
               value={count.faces}
               onValue={(faces) => change({ faces })}
             />
@@ -242,8 +231,7 @@ function CountFields({ count, report }: { count: Count; report: PlanReport }) {
           <MeasureField
             label="Room it fills"
             kind="volume"
-            least={1}
-            most={1e6}
+            {...fieldLimits('counts.volumeMl')}
             value={count.volumeMl}
             onValue={(volumeMl) => change({ volumeMl })}
           />

@@ -1,5 +1,6 @@
 import {
   changeCoat,
+  fieldLimits,
   moveCoat,
   type PlanReport,
   putRecipe,
@@ -110,8 +111,7 @@ function RecipeFields({ recipe }: { recipe: Recipe }) {
       <NumberField
         label="Roughness"
         value={recipe.roughness}
-        least={1}
-        most={3}
+        {...fieldLimits('recipes.roughness')}
         onValue={(roughness) => change({ roughness })}
       />
     </div>
