@@ -33,11 +33,11 @@ import {
   type Target,
   type ZonePaste,
 } from '../layers/index.ts';
-import { frameOf, type Landform, nameOf, type Project } from '../project/index.ts';
+import { frameOf, type Landform, nameOf, type Project, sheetsWorth } from '../project/index.ts';
 import type { Worn } from '../recipes/index.ts';
 import { handOf, optionFor, sameOption } from '../stack/index.ts';
 import { breakdownOf, needsOf, shoppingOf } from '../stores/index.ts';
-import { dressedOf, readRow, type StageTakeoff, sheetsMoney } from '../takeoff/index.ts';
+import { dressedOf, readRow, type StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import { piecesWritten, written } from './cutting.ts';
@@ -247,7 +247,7 @@ function dayOfSteps({ bench }: Project, { operations, tasks }: Days): (step: str
 
 /** Sheets and paste of a stack, as far as they are priced. */
 function moneyOf(project: Project, { plan, takeoff }: Worked): number | null {
-  const sheets = sheetsMoney(project, plan.sheetsUsed);
+  const sheets = sheetsWorth(project, plan.sheetsUsed);
   const { pastePerL } = project.stacking;
   if (pastePerL === null) return sheets;
   const mixedMl = takeoff

@@ -2,21 +2,12 @@ import { type Cutting, paceOf } from '../cutting/index.ts';
 import { lineLength } from '../geometry/index.ts';
 import type { LayerPlan } from '../layers/index.ts';
 import { type Catalogue, catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
-import { type Project, sheetMm } from '../project/index.ts';
+import { type Project, sheetMm, sheetsWorth } from '../project/index.ts';
 import { exactly, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { carvingCautions, cuttingCautions, materialCautions, wiringCautions } from './cautions.ts';
 import { moneyFor, pricesOf } from './money.ts';
 import { cm2, type StageTakeoff, type TakenMaterial } from './stage.ts';
-
-/** Price of the sheets a plan takes, where they are priced; null when none of them is. */
-export function sheetsMoney(project: Pick<Project, 'sheets'>, used: LayerPlan['sheetsUsed']): number | null {
-  const priced = used.flatMap(({ sheetId, sheets }) => {
-    const price = project.sheets.find(({ id }) => id === sheetId)?.price;
-    return price == null ? [] : [sheets * price];
-  });
-  return priced.length ? priced.reduce((all, cost) => all + cost, 0) : null;
-}
 
 /** Cutting, by the pieces as they lie on sheets where that is worked out (`cut`), else by outlines and the yield of a sheet. */
 export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null): StageTakeoff {
@@ -68,7 +59,7 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
     drying: { kind: 'none' },
     after: [],
     dryG: plan.foamMassG,
-    money: sheetsMoney(project, plan.sheetsUsed),
+    money: sheetsWorth(project, plan.sheetsUsed),
     note: '',
     cautions: cuttingCautions(tool),
   };

@@ -1,6 +1,6 @@
 export { deferral } from './cautions.ts';
 export { postPlaces, readRow } from './counts.ts';
-export { gluing, sheetsMoney } from './foamStages.ts';
+export { gluing } from './foamStages.ts';
 export { hadFor, type PriceOf, pricesOf } from './money.ts';
 export type { Batches, Drying, StageId, StageTakeoff, WaitKind } from './stage.ts';
 export { atPace, surfaceStages } from './surfaceStages.ts';

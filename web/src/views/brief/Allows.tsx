@@ -1,4 +1,4 @@
-import { familiarSizes, formatScale, sayReal, sheetMm } from '@hosket/core';
+import { familiarSizes, formatScale, sayReal, sheetMm, sheetsWorth } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
@@ -11,7 +11,10 @@ export function Allows() {
   const say = useSay();
   const area = project.sheets.reduce((sum, sheet) => sum + sheet.count * sheet.widthMm * sheet.depthMm, 0);
   const highest = project.sheets.reduce((sum, sheet) => sum + sheet.count * sheetMm(sheet), 0);
-  const cost = project.sheets.reduce((sum, sheet) => sum + sheet.count * (sheet.price ?? 0), 0);
+  const worth = sheetsWorth(
+    project,
+    project.sheets.map(({ id, count }) => ({ sheetId: id, sheets: count })),
+  );
   return (
     <>
       <Line name="Base">
@@ -23,10 +26,10 @@ export function Allows() {
       <Line name="All sheets stacked">
         <span className="figure">{say.mm(highest)}</span>
       </Line>
-      {cost > 0 && (
+      {worth !== null && (
         <Line name="Worth, as priced">
           <span className="figure">
-            {cost.toFixed(2)} {project.currency}
+            {worth.toFixed(2)} {project.currency}
           </span>
         </Line>
       )}

@@ -6,6 +6,7 @@ import {
   type SchoolReport,
   type StackReport,
   sayHours,
+  sheetsWorth,
 } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
@@ -130,13 +131,12 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
 
 /** What the sheets taken are worth, where they have prices. */
 function SheetsWorth({ school }: { school: SchoolReport }) {
-  const { sheets, currency } = useProject();
-  const priceOf = (id: string) => sheets.find((sheet) => sheet.id === id)?.price ?? 0;
-  const worth = school.sheetsUsed.reduce((sum, used) => sum + used.sheets * priceOf(used.sheetId), 0);
+  const project = useProject();
+  const worth = sheetsWorth(project, school.sheetsUsed);
   if (!worth) return null;
   return (
     <Line name="These sheets are worth" remark="whole sheets, as priced in Brief">
-      <Figure text={`${worth.toFixed(2)} ${currency}`} />
+      <Figure text={`${worth.toFixed(2)} ${project.currency}`} />
     </Line>
   );
 }
