@@ -2,6 +2,7 @@ import { baseOutline, baseSize, heightAt, type PlanReport, type Project } from '
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShown } from '../../store/preview.ts';
 import { usePicked, useView } from '../../store/viewStore.ts';
+import { modelColours } from '../../ui/daylight.ts';
 import type { Fields } from '../../worker/messages.ts';
 import { chosenSchool, useFields, usePlan } from '../../worker/planStore.ts';
 import { offerModelPicture } from '../handling/picture.ts';
@@ -47,7 +48,7 @@ export default function ModelView({ start, tools = true }: { start?: Partial<Loo
     if (stage && width > 0) stage.resize(width, height);
   }, [stage, width, height]);
   useEffect(() => {
-    stage?.background(theme === 'evening' ? '#1d2124' : '#f3f0e9');
+    stage?.background(theme === 'evening' ? modelColours.nightRoom : modelColours.dayRoom);
   }, [stage, theme]);
   useEffect(() => stage?.light(look.lightSide, look.lightHeight), [stage, look.lightSide, look.lightHeight]);
   const { pulled, show } = look;
@@ -104,18 +105,22 @@ function piecesOf(
   const layers = chosenSchool(report).layers;
   const lift = pulled ? pulled * (layers.length + 1) : 0;
   const pieces: Piece[] = [
-    { geometry: plate(outline, [], -project.base.board.thicknessMm, 0, depthMm), colour: '#8d8271' },
+    { geometry: plate(outline, [], -project.base.board.thicknessMm, 0, depthMm), colour: modelColours.board },
   ];
   if (pulled > 0 || show === 'sheets') pieces.push(...layerPieces(layers, pulled, picked, depthMm));
   if (show !== 'sheets') {
     const through = show === 'through';
     pieces.push({
       geometry: terrainGeometry(fields.ground, outline, depthMm).translate(0, lift, 0),
-      colour: '#e2d6bf',
+      colour: modelColours.ground,
       ghostly: through,
     });
     if (!pulled)
-      pieces.push({ geometry: skirtGeometry(fields.ground, outline, depthMm), colour: '#c9bea8', ghostly: through });
+      pieces.push({
+        geometry: skirtGeometry(fields.ground, outline, depthMm),
+        colour: modelColours.skirt,
+        ghostly: through,
+      });
     const inAndOn = [...thingPieces(project, report), ...(through ? hollowPieces(project.voids, depthMm) : [])];
     for (const piece of inAndOn) pieces.push({ ...piece, geometry: piece.geometry.translate(0, lift, 0) });
   }

@@ -23,6 +23,7 @@ import {
   ShapeGeometry,
   Vector2,
 } from 'three';
+import { modelColours } from '../../ui/daylight.ts';
 
 /** Something to draw: its geometry in mm, its colour, and whether one sees through it. */
 export interface Piece {
@@ -68,7 +69,7 @@ export const layerPieces = (
   layers.flatMap(({ index, bottomMm, topMm, pieces }) =>
     pieces.map(({ outer, holes }) => ({
       geometry: plate(outer, holes, bottomMm + index * apartMm, topMm + index * apartMm, depthMm),
-      colour: index === picked ? '#c4826c' : index % 2 ? '#ddd8cf' : '#bcb5a7',
+      colour: index === picked ? modelColours.foamPicked : index % 2 ? modelColours.foamEven : modelColours.foamOdd,
     })),
   );
 
@@ -120,7 +121,7 @@ export function thingPieces(project: Project, report: PlanReport): Piece[] {
 function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
   const run = runOf(item);
   const built = report.landforms.find(({ id }) => id === item.id);
-  const water = (geometry: BufferGeometry): Piece => ({ geometry, colour: '#2c6278', glassy: true });
+  const water = (geometry: BufferGeometry): Piece => ({ geometry, colour: modelColours.water, glassy: true });
   const [fromMm, toMm] = [built?.fromMm ?? null, built?.toMm ?? null];
   if ((item.kind === 'basin' || item.kind === 'pit') && item.waterMm !== null)
     return [water(laidFlat(new ShapeGeometry(shapeOf(run)), depthMm, item.waterMm))];
@@ -129,7 +130,9 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
     return item.waterMm ? [water(band(run, item.widthMm + item.waterMm, fromMm + line, toMm + line, 0, depthMm))] : [];
   }
   if (item.kind === 'span' && fromMm !== null && toMm !== null)
-    return [{ geometry: band(run, item.widthMm, fromMm, toMm, item.thicknessMm, depthMm), colour: '#8d8271' }];
+    return [
+      { geometry: band(run, item.widthMm, fromMm, toMm, item.thicknessMm, depthMm), colour: modelColours.bridge },
+    ];
   const stood = report.fit.things.find(({ id }) => id === item.id);
   if (stood && isThing(item)) return stoodPieces(item, stood, depthMm);
   const laid = report.laid.find(({ id }) => id === item.id);
@@ -137,7 +140,7 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
     return [
       {
         geometry: plate(run, [], laid.undersideMm, laid.topMm, depthMm),
-        colour: item.kind === 'building' ? '#b0705a' : '#77736b',
+        colour: item.kind === 'building' ? modelColours.house : modelColours.block,
       },
     ];
   return [];
@@ -147,7 +150,7 @@ function thingPiece(item: Item, report: PlanReport, depthMm: number): Piece[] {
 export const hollowPieces = (voids: readonly Void[], depthMm: number): Piece[] =>
   voids.map((hollow): Piece => {
     const run = runOf(hollow);
-    const colour = hollow.kind === 'cable' ? '#a8452b' : '#6d6a78';
+    const colour = hollow.kind === 'cable' ? modelColours.cable : modelColours.hollow;
     if (hollow.kind === 'tunnel') {
       const top = hollow.headMm;
       return {
@@ -181,6 +184,9 @@ function stoodPieces(
     colour,
   });
   if (branchesMm === bottomMm)
-    return [drum(thing.footMm, bottomMm, topMm, thing.kind === 'held' ? '#8c9aa3' : '#8d8271')];
-  return [drum(thing.footMm, bottomMm, branchesMm, '#6b5a47'), drum(2 * reachMm, branchesMm, topMm, '#566b3a')];
+    return [drum(thing.footMm, bottomMm, topMm, thing.kind === 'held' ? modelColours.held : modelColours.figure)];
+  return [
+    drum(thing.footMm, bottomMm, branchesMm, modelColours.trunk),
+    drum(2 * reachMm, branchesMm, topMm, modelColours.crown),
+  ];
 }

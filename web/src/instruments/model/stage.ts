@@ -11,6 +11,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { modelColours } from '../../ui/daylight.ts';
 import type { Piece } from './pieces.ts';
 
 /** The model's stage: it draws when something has changed and rests otherwise. */
@@ -40,8 +41,8 @@ export function createStage(canvas: HTMLCanvasElement): Stage {
   const controls = new OrbitControls(camera, canvas);
   controls.listenToKeyEvents(canvas);
   controls.keyRotateSpeed = 3;
-  const sun = new DirectionalLight('#fff6e4', 2.4);
-  scene.add(sun, sun.target, new AmbientLight('#cfd6dc', 1.1));
+  const sun = new DirectionalLight(modelColours.sun, 2.4);
+  scene.add(sun, sun.target, new AmbientLight(modelColours.sky, 1.1));
   let standing = new Group();
   scene.add(standing);
 

@@ -1,5 +1,6 @@
 import { type Distance, formatScale, type Point } from '@hosket/core';
 import { endPreview, preview, settle, useShown } from '../../store/preview.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { Handle } from './Handle.tsx';
 import { useFrame } from './planFrame.ts';
 
@@ -14,12 +15,12 @@ export function DistanceLine({ editable }: { editable: boolean }) {
     <g>
       <path
         d={`M${place(distance.from).join(' ')}L${place(distance.to).join(' ')}`}
-        stroke="#22272b"
+        stroke={daylight.graphite}
         strokeWidth={1.2}
         strokeDasharray="14 4 2 4"
         pointerEvents="none"
       />
-      <text x={x + 12} y={y - 6} fontSize={11} fill="#22272b" className="figure" pointerEvents="none">
+      <text x={x + 12} y={y - 6} fontSize={11} fill={daylight.graphite} className="figure" pointerEvents="none">
         {`beyond: ${formatScale(distance.scale)}`}
       </text>
       {editable &&
@@ -32,7 +33,7 @@ export function DistanceLine({ editable }: { editable: boolean }) {
             onCancel={endPreview}
             onMove={(at) => settle((p) => ({ ...p, distance: moved(end, at) }))}
           >
-            <path d="M0 -6L6 0L0 6L-6 0Z" fill="#fcfbf8" stroke="#22272b" strokeWidth={1.5} />
+            <path d="M0 -6L6 0L0 6L-6 0Z" fill={daylight.sheet} stroke={daylight.graphite} strokeWidth={1.5} />
           </Handle>
         ))}
     </g>

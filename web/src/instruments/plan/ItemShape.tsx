@@ -10,6 +10,7 @@ import {
   runOf,
 } from '@hosket/core';
 import { memo, type ReactNode } from 'react';
+import { daylight } from '../../ui/daylight.ts';
 import { linePath, type Placer } from '../handling/paths.ts';
 import { inwardTicks, ticks, treadLines } from '../textures/strokes.ts';
 import { ThingShape } from './ThingShape.tsx';
@@ -21,11 +22,9 @@ interface Props {
   scale: number;
 }
 
-const INK = '#22272b';
-
 /** One thing as it is drawn on the plan. Its kind reads from its line: ticks point down a face, edges run beside a way, treads cross it. */
 export const ItemShape = memo(function ItemShape({ item, picked, place, scale }: Props) {
-  const ink = picked ? 'var(--clay)' : INK;
+  const ink = picked ? 'var(--clay)' : daylight.graphite;
   const weight = picked ? 2.2 : 1.2;
   if (item.kind === 'spot') {
     const [x, y] = place(item.points[0]);
@@ -73,14 +72,14 @@ function drawn(
     case 'contour':
       return (
         <>
-          {item.level && area(picked ? 'var(--clay)' : INK, picked ? 0.14 : 0.05)}
+          {item.level && area(picked ? 'var(--clay)' : daylight.graphite, picked ? 0.14 : 0.05)}
           {line(path)}
         </>
       );
     case 'pad':
       return (
         <>
-          {area('#fcfbf8', 0.35)}
+          {area(daylight.sheet, 0.35)}
           {line(path)}
         </>
       );
@@ -101,23 +100,23 @@ function drawn(
         </>
       );
     case 'way':
-      return strip(run, item.widthMm, place, line, '#fcfbf8', 0.4, '9 4');
+      return strip(run, item.widthMm, place, line, daylight.sheet, 0.4, '9 4');
     case 'channel':
-      return strip(run, item.widthMm, place, line, '#2c6278', 0.5);
+      return strip(run, item.widthMm, place, line, daylight.water, 0.5);
     case 'span':
-      return strip(run, item.widthMm, place, line, '#fcfbf8', 0.85);
+      return strip(run, item.widthMm, place, line, daylight.sheet, 0.85);
     case 'steps':
       return (
         <>
-          {strip(run, item.widthMm, place, line, '#fcfbf8', 0.4)}
+          {strip(run, item.widthMm, place, line, daylight.sheet, 0.4)}
           {line(treadLines(run, item.widthMm, item.count, place), { strokeWidth: 0.8 })}
         </>
       );
     case 'beach':
       return (
         <>
-          {strip(run, 2 * item.widthMm, place, line, '#e9d9b8', 0.4)}
-          {line(path, { stroke: '#2c6278' })}
+          {strip(run, 2 * item.widthMm, place, line, daylight.sand, 0.4)}
+          {line(path, { stroke: daylight.water })}
         </>
       );
     case 'terraces':
@@ -127,14 +126,14 @@ function drawn(
     case 'basin':
       return (
         <>
-          {area('#2c6278', 0.45)}
-          {line(path, { stroke: picked ? 'var(--clay)' : '#1d4658' })}
+          {area(daylight.water, 0.45)}
+          {line(path, { stroke: picked ? 'var(--clay)' : daylight.deepWater })}
         </>
       );
     case 'pit':
       return (
         <>
-          {item.waterMm !== null && area('#2c6278', 0.3)}
+          {item.waterMm !== null && area(daylight.water, 0.3)}
           {line(path)}
           {line(inwardTicks(run, place, scale))}
         </>
@@ -142,8 +141,8 @@ function drawn(
     case 'island':
       return (
         <>
-          {area('#566b3a', 0.18)}
-          {line(path, { stroke: picked ? 'var(--clay)' : '#2c6278' })}
+          {area(daylight.moss, 0.18)}
+          {line(path, { stroke: picked ? 'var(--clay)' : daylight.water })}
         </>
       );
     case 'crater':
@@ -158,7 +157,7 @@ function drawn(
     case 'chamber':
       return (
         <>
-          {area('#fcfbf8', 0.45)}
+          {area(daylight.sheet, 0.45)}
           {line(path, { strokeDasharray: HOLLOW })}
           {line(inwardTicks(run, place, scale), { strokeWidth: 0.7 })}
         </>
@@ -187,7 +186,7 @@ function drawn(
     case 'patch':
       return (
         <>
-          {area('#566b3a', picked ? 0.22 : 0.1)}
+          {area(daylight.moss, picked ? 0.22 : 0.1)}
           {line(path, { strokeDasharray: '1 3', strokeLinecap: 'round' })}
         </>
       );
@@ -197,7 +196,7 @@ function drawn(
     default:
       return (
         <>
-          {area(item.kind === 'building' ? '#a8452b' : '#5b5f5f', item.kind === 'building' ? 0.3 : 0.45)}
+          {area(item.kind === 'building' ? daylight.clay : daylight.stone, item.kind === 'building' ? 0.3 : 0.45)}
           {line(path)}
         </>
       );
@@ -253,7 +252,7 @@ function hollowStrip(run: Ring, widthMm: number, place: Placer, line: Line): Rea
   const right = offsetLine(run, -widthMm / 2);
   return (
     <>
-      <path d={linePath([...left, ...[...right].reverse()], place, true)} fill="#fcfbf8" fillOpacity={0.45} />
+      <path d={linePath([...left, ...[...right].reverse()], place, true)} fill={daylight.sheet} fillOpacity={0.45} />
       {line(linePath(left, place, false), { strokeDasharray: HOLLOW })}
       {line(linePath(right, place, false), { strokeDasharray: HOLLOW })}
     </>

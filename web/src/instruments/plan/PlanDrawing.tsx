@@ -2,6 +2,7 @@ import { kindWords, type Point } from '@hosket/core';
 import { type KeyboardEvent, useEffect, useRef, useState } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { linePath } from '../handling/paths.ts';
 import { DragReadout } from './DragReadout.tsx';
 import { finishLine, moveCursor, putPoint, stopDrawing, takeBackPoint, useDrawing } from './drawing.ts';
@@ -97,7 +98,7 @@ export function PlanDrawing() {
           <path
             d={linePath([...points, cursor], place, false)}
             fill="none"
-            stroke="#a8452b"
+            stroke={daylight.clay}
             strokeWidth={2}
             strokeDasharray="5 3"
           />
@@ -110,8 +111,8 @@ export function PlanDrawing() {
               cx={px}
               cy={py}
               r={4}
-              fill="#fcfbf8"
-              stroke="#a8452b"
+              fill={daylight.sheet}
+              stroke={daylight.clay}
               strokeWidth={2}
             />
           );

@@ -1,5 +1,6 @@
 import { baseSize, type Point, type TileSide } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { usePlan } from '../../worker/planStore.ts';
 import { useFrame } from './planFrame.ts';
 
@@ -63,7 +64,7 @@ export function PlanRoom() {
             <path
               key={`${side} ${other}`}
               d={`M${from.join(' ')}L${to.join(' ')}`}
-              stroke="#7a2e52"
+              stroke={daylight.plum}
               strokeWidth={4}
               strokeDasharray="4 4"
             >
@@ -75,7 +76,7 @@ export function PlanRoom() {
         .filter(({ id }) => id !== null)
         .map(({ id, side, at }) => {
           const [x, y] = place(at);
-          return <circle key={`${id} ${side}`} cx={x} cy={y} r={12} stroke="#7a2e52" strokeWidth={2.4} />;
+          return <circle key={`${id} ${side}`} cx={x} cy={y} r={12} stroke={daylight.plum} strokeWidth={2.4} />;
         })}
       {fit?.meetings.map(({ aId, bId, at }) => {
         const [x, y] = place(at);
@@ -83,7 +84,7 @@ export function PlanRoom() {
           <path
             key={`${aId} ${bId}`}
             d={`M${x - 6} ${y - 6}L${x + 6} ${y + 6}M${x - 6} ${y + 6}L${x + 6} ${y - 6}`}
-            stroke="#7a2e52"
+            stroke={daylight.plum}
             strokeWidth={2.6}
           />
         );

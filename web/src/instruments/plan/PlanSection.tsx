@@ -1,6 +1,7 @@
 import { changeSection, type Point, type SectionLine } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickSection } from '../../store/viewStore.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { dragSection, useSection, useSectionLine } from '../section/sectionLine.ts';
 import { Handle } from './Handle.tsx';
 import { useFrame } from './planFrame.ts';
@@ -36,7 +37,7 @@ export function PlanSection() {
       onCancel={() => dragSection(null)}
       onMove={(at) => settle({ [which]: inside(at) })}
     >
-      <circle r={5} fill="#22272b" stroke="#fcfbf8" strokeWidth={1.5} />
+      <circle r={5} fill={daylight.graphite} stroke={daylight.sheet} strokeWidth={1.5} />
     </Handle>
   );
   return (
@@ -47,8 +48,8 @@ export function PlanSection() {
           <OtherSection key={other.id} section={other} />
         ))}
       <g pointerEvents="none">
-        <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="#fcfbf8" strokeWidth={3.5} opacity={0.7} />
-        <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="#22272b" strokeWidth={1.3} strokeDasharray="7 4" />
+        <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke={daylight.sheet} strokeWidth={3.5} opacity={0.7} />
+        <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke={daylight.graphite} strokeWidth={1.3} strokeDasharray="7 4" />
       </g>
       <Handle
         label={`Whole of section ${section.name}`}
@@ -57,7 +58,7 @@ export function PlanSection() {
         onCancel={() => dragSection(null)}
         onMove={(at) => settle(moved(at))}
       >
-        <rect x={-5} y={-5} width={10} height={10} fill="#22272b" stroke="#fcfbf8" strokeWidth={1.5} />
+        <rect x={-5} y={-5} width={10} height={10} fill={daylight.graphite} stroke={daylight.sheet} strokeWidth={1.5} />
       </Handle>
       {end('from')}
       {end('to')}
@@ -72,9 +73,9 @@ function OtherSection({ section }: { section: SectionLine }) {
   const [x2, y2] = place(section.to);
   return (
     <g className="cursor-pointer" onPointerDown={() => pickSection(section.id)}>
-      <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="#22272b" strokeWidth={0.8} strokeDasharray="2 4" />
-      <circle cx={x1} cy={y1} r={8} fill="#fcfbf8" stroke="#22272b" strokeWidth={0.8} />
-      <text x={x1} y={y1 + 4} textAnchor="middle" fontSize={11} fill="#22272b">
+      <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke={daylight.graphite} strokeWidth={0.8} strokeDasharray="2 4" />
+      <circle cx={x1} cy={y1} r={8} fill={daylight.sheet} stroke={daylight.graphite} strokeWidth={0.8} />
+      <text x={x1} y={y1 + 4} textAnchor="middle" fontSize={11} fill={daylight.graphite}>
         {section.name.slice(0, 2)}
       </text>
     </g>

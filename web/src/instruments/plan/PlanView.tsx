@@ -2,6 +2,7 @@ import { baseOutline, baseSize, isolines, type LayerReport } from '@hosket/core'
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { useFields, usePlan } from '../../worker/planStore.ts';
 import { PlanFrame } from '../handling/Frame.tsx';
 import { linePath, piecePath } from '../handling/paths.ts';
@@ -74,7 +75,7 @@ function OutsideMask() {
   return (
     <g pointerEvents="none">
       <path d={box + edge} fillRule="evenodd" fill="var(--plaster)" />
-      <path d={edge} fill="none" stroke="#22272b" strokeWidth={1} />
+      <path d={edge} fill="none" stroke={daylight.graphite} strokeWidth={1} />
     </g>
   );
 }
@@ -95,7 +96,9 @@ function HeightLines() {
     () => lines.flatMap((rings) => rings.map((ring) => linePath(ring, place, true))).join(''),
     [lines, place],
   );
-  return <path d={path} fill="none" stroke="#22272b" strokeOpacity={0.28} strokeWidth={0.7} pointerEvents="none" />;
+  return (
+    <path d={path} fill="none" stroke={daylight.graphite} strokeOpacity={0.28} strokeWidth={0.7} pointerEvents="none" />
+  );
 }
 
 /** Ground of which nothing says how high it is: short strokes over it, as water is not, and a broken edge. */
@@ -115,7 +118,7 @@ function GuessedGround() {
       d={path}
       fillRule="evenodd"
       fill="url(#guess)"
-      stroke="#22272b"
+      stroke={daylight.graphite}
       strokeOpacity={0.5}
       strokeWidth={0.8}
       strokeDasharray="2 4"
@@ -134,9 +137,9 @@ function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }
       <path
         d={piecePath(layer.pieces, place)}
         fillRule="evenodd"
-        fill="#a8452b"
+        fill={daylight.clay}
         fillOpacity={0.2}
-        stroke="#a8452b"
+        stroke={daylight.clay}
         strokeWidth={1.8}
         data-testid="footprint"
       />
@@ -146,16 +149,16 @@ function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }
           d={piecePath(pieces, place)}
           fillRule="evenodd"
           fill="url(#fill)"
-          stroke="#a8452b"
+          stroke={daylight.clay}
           strokeWidth={1}
         />
       ))}
       <path
         d={piecePath(layer.cutOuts, place)}
         fillRule="evenodd"
-        fill="#fcfbf8"
+        fill={daylight.sheet}
         fillOpacity={0.75}
-        stroke="#22272b"
+        stroke={daylight.graphite}
         strokeWidth={0.9}
         strokeDasharray="4 3"
         data-testid="cut-outs"
@@ -164,7 +167,7 @@ function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }
         <path
           d={piecePath(above.pieces, place)}
           fill="none"
-          stroke="#22272b"
+          stroke={daylight.graphite}
           strokeWidth={1.2}
           strokeDasharray="7 4"
           data-testid="next-outline"
@@ -173,8 +176,8 @@ function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }
       {above?.dowels.map((dowel) => {
         const [x, y] = place(dowel);
         return (
-          <g key={dowel.join()} stroke="#22272b" strokeWidth={1.4}>
-            <circle cx={x} cy={y} r={5} fill="#fcfbf8" />
+          <g key={dowel.join()} stroke={daylight.graphite} strokeWidth={1.4}>
+            <circle cx={x} cy={y} r={5} fill={daylight.sheet} />
             <path d={`M${x - 5} ${y}H${x + 5}M${x} ${y - 5}V${y + 5}`} />
           </g>
         );
@@ -191,9 +194,9 @@ function ShownPlace() {
   const [x, y] = place(at);
   return (
     <g pointerEvents="none" data-testid="shown-place">
-      <circle cx={x} cy={y} r={13} fill="none" stroke="#fcfbf8" strokeWidth={4} />
-      <circle cx={x} cy={y} r={13} fill="none" stroke="#a8452b" strokeWidth={2} />
-      <circle cx={x} cy={y} r={2.5} fill="#a8452b" />
+      <circle cx={x} cy={y} r={13} fill="none" stroke={daylight.sheet} strokeWidth={4} />
+      <circle cx={x} cy={y} r={13} fill="none" stroke={daylight.clay} strokeWidth={2} />
+      <circle cx={x} cy={y} r={2.5} fill={daylight.clay} />
     </g>
   );
 }

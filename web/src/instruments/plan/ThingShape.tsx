@@ -1,4 +1,5 @@
 import type { Thing } from '@hosket/core';
+import { daylight } from '../../ui/daylight.ts';
 import type { Placer } from '../handling/paths.ts';
 
 interface Props {
@@ -11,7 +12,7 @@ interface Props {
 /** A thing that stands on the ground: its foot, the crown over it, and when it is picked the room to be kept round it. */
 export function ThingShape({ thing, picked, place, scale }: Props) {
   const [x, y] = place(thing.points[0]);
-  const ink = picked ? 'var(--clay)' : '#22272b';
+  const ink = picked ? 'var(--clay)' : daylight.graphite;
   const foot = Math.max(2, (thing.footMm / 2) * scale);
   const crown = ((thing.crownMm ?? 0) / 2) * scale;
   const widest = Math.max(foot, crown);
@@ -21,13 +22,13 @@ export function ThingShape({ thing, picked, place, scale }: Props) {
     <>
       <circle cx={x} cy={y} r={Math.max(9, widest)} fill="transparent" />
       {crown > foot && (
-        <circle cx={x} cy={y} r={crown} fill="#566b3a" fillOpacity={0.2} stroke={ink} strokeDasharray="5 3" />
+        <circle cx={x} cy={y} r={crown} fill={daylight.moss} fillOpacity={0.2} stroke={ink} strokeDasharray="5 3" />
       )}
       <circle
         cx={x}
         cy={y}
         r={foot}
-        fill="#fcfbf8"
+        fill={daylight.sheet}
         fillOpacity={0.75}
         stroke={ink}
         strokeWidth={picked ? 2.2 : 1.3}

@@ -1,6 +1,7 @@
 import type { Point, Underlay } from '@hosket/core';
 import { endPreview, preview, settle, useShown } from '../../store/preview.ts';
 import { useView } from '../../store/viewStore.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { Handle } from './Handle.tsx';
 import { useFrame } from './planFrame.ts';
 import { onBase, onPicture } from './underlay.ts';
@@ -53,10 +54,10 @@ export function UnderlayPins() {
             onCancel={endPreview}
             onMove={(to) => settle((p) => ({ ...p, underlay: moved(k, to) }))}
           >
-            <circle r={8} fill="none" stroke="#fcfbf8" strokeWidth={4} />
-            <circle r={8} fill="none" stroke="#2c6278" strokeWidth={2} />
-            <path d="M-12 0H-4M4 0H12M0 -12V-4M0 4V12" stroke="#2c6278" strokeWidth={1.6} />
-            <text x={11} y={-8} fontSize={12} fill="#2c6278" className="figure">
+            <circle r={8} fill="none" stroke={daylight.sheet} strokeWidth={4} />
+            <circle r={8} fill="none" stroke={daylight.water} strokeWidth={2} />
+            <path d="M-12 0H-4M4 0H12M0 -12V-4M0 4V12" stroke={daylight.water} strokeWidth={1.6} />
+            <text x={11} y={-8} fontSize={12} fill={daylight.water} className="figure">
               {k ? 'B' : 'A'}
             </text>
           </Handle>

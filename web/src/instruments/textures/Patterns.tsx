@@ -1,3 +1,4 @@
+import { daylight } from '../../ui/daylight.ts';
 /** The textures that carry meaning in every drawing: hatched is carved off, stippled is filled. One set a page. */
 export function Patterns() {
   return (
@@ -13,7 +14,7 @@ export function Patterns() {
           <circle cx="3.7" cy="3.7" r="0.8" fill="var(--ochre-text)" />
         </pattern>
         <pattern id="guess" width="9" height="9" patternUnits="userSpaceOnUse">
-          <path d="M1 2.5H4M5.5 7H8.5" stroke="#22272b" strokeOpacity="0.55" strokeWidth="1" />
+          <path d="M1 2.5H4M5.5 7H8.5" stroke={daylight.graphite} strokeOpacity="0.55" strokeWidth="1" />
         </pattern>
         <pattern id="skin" width="4" height="4" patternUnits="userSpaceOnUse">
           <rect width="4" height="4" fill="var(--skin)" />

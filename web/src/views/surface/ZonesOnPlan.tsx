@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { linePath } from '../../instruments/handling/paths.ts';
 import { useFrame } from '../../instruments/plan/planFrame.ts';
 import { pickZone, usePicked } from '../../store/viewStore.ts';
+import { daylight } from '../../ui/daylight.ts';
 import { useFields } from '../../worker/planStore.ts';
 import { zoneKeyOf } from './wearers.ts';
 
@@ -34,8 +35,8 @@ export function ZonesOnPlan({ zones }: { zones: PlanReport['zones'] }) {
     <g data-testid="zones-on-plan">
       <rect width={width} height={height} fill="transparent" className="cursor-pointer" onPointerUp={pick} />
       <g fill="none" pointerEvents="none">
-        <path d={outline} stroke="#fcfbf8" strokeWidth={3.6} strokeOpacity={0.85} />
-        <path d={outline} stroke="#22272b" strokeWidth={1.5} />
+        <path d={outline} stroke={daylight.sheet} strokeWidth={3.6} strokeOpacity={0.85} />
+        <path d={outline} stroke={daylight.graphite} strokeWidth={1.5} />
       </g>
     </g>
   );
