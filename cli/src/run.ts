@@ -71,6 +71,7 @@ async function obey(words: readonly string[], output: Output): Promise<number> {
 }
 
 function parse(words: readonly string[]) {
+  // Node's own parser: seven commands and six options need no other.
   return parseArgs({
     args: [...words],
     allowPositionals: true,

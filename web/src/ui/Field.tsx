@@ -2,6 +2,7 @@ import { formatMeasure, type MeasureKind, parseMeasure, readNumber } from '@hosk
 import { type KeyboardEvent, useId, useState } from 'react';
 import { useUnits } from './surroundings.ts';
 
+// Not react-hook-form: each field edits the open project by itself, with undo at once; there is no form that is sent.
 /** What a field makes of its text: the value, or why not. */
 export type Reading<T> = { ok: true; value: T } | { ok: false; why: string };
 

@@ -17,6 +17,7 @@ import type {
 import { z } from 'zod';
 
 /** Asks for the plan of a project. A later ticket replaces an earlier one. */
+// Messages and not calls (comlink): a plan answers several times, what is drawn first, and an answer that an edit has overtaken is none.
 export interface PlanRequest {
   ticket: number;
   project: Project;

@@ -1,7 +1,7 @@
 import { type Point, tenth } from '@hosket/core';
 import { type ReactNode, useMemo, useRef } from 'react';
-import { type Frame, FrameContext } from '../plan/planFrame.ts';
 import { usePanZoom } from './panZoom.ts';
+import { type Frame, FrameContext } from './planFrame.ts';
 import { usePanGestures } from './usePanGestures.ts';
 import { useSize } from './useSize.ts';
 import { planKey, ZoomButtons } from './ZoomKeys.tsx';

@@ -1,7 +1,7 @@
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import type { Frame } from '../plan/planFrame.ts';
 import { panTo, usePanZoom, wholePlan, zoomBy } from './panZoom.ts';
+import type { Frame } from './planFrame.ts';
 
 const STEP = 1.35;
 /** Arrow keys move the plan by this share of its size. */

@@ -1,6 +1,8 @@
 import { type PointerEvent, useCallback, useEffect, useRef, useState } from 'react';
-import { isTyped } from '../plan/typed.ts';
+import { isTyped } from './typed.ts';
 
+// Not @use-gesture: distance and thresholds are the small part of this; numbers typed during a drag, Escape that gives it up and edits that are
+// one step of undo would have to be built round it all the same.
 interface Drag<T> {
   /** What the drag began with; null when it may not begin here. */
   begin: (event: PointerEvent) => T | null;

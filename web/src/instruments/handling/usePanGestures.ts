@@ -1,7 +1,8 @@
 import { type PointerEvent, useCallback, useEffect, useLayoutEffect, useRef } from 'react';
-import type { Frame } from '../plan/planFrame.ts';
 import { MOST_ZOOM, panTo, usePanZoom, zoomBy } from './panZoom.ts';
+import type { Frame } from './planFrame.ts';
 
+// Not @use-gesture: the drawing is moved as a picture and drawn anew when it rests, which is most of what is here.
 /** A gesture as it is felt: the drawing moved by pixels and scaled about its top left corner. */
 interface Felt {
   x: number;

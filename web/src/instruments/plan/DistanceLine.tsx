@@ -1,8 +1,8 @@
 import { type Distance, formatScale, type Point } from '@hosket/core';
 import { endPreview, preview, settle, useShown } from '../../store/preview.ts';
 import { daylight } from '../../ui/daylight.ts';
+import { useFrame } from '../handling/planFrame.ts';
 import { Handle } from './Handle.tsx';
-import { useFrame } from './planFrame.ts';
 
 /** The line where the distance begins, with a handle at each end where it may be moved. */
 export function DistanceLine({ editable }: { editable: boolean }) {

@@ -1,6 +1,6 @@
 import type { Point } from '@hosket/core';
 import { useSay } from '../../ui/Figures.tsx';
-import { useFrame } from './planFrame.ts';
+import { useFrame } from '../handling/planFrame.ts';
 
 /** Where a dragged thing would go, what it has taken hold of, and what is being written. */
 export function DragReadout({ at, what, typed }: { at: Point; what: string | null; typed: string }) {

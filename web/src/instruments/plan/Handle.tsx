@@ -1,11 +1,11 @@
 import { type Point, tenth } from '@hosket/core';
 import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import { useView } from '../../store/viewStore.ts';
+import { useFrame } from '../handling/planFrame.ts';
+import { typedPoint } from '../handling/typed.ts';
 import { useDrag } from '../handling/useDrag.ts';
 import { DragReadout } from './DragReadout.tsx';
-import { useFrame } from './planFrame.ts';
 import type { Snap } from './snap.ts';
-import { typedPoint } from './typed.ts';
 
 interface Props {
   /** What it is and where, for screen readers. */

@@ -1,8 +1,8 @@
 import { findItem, type Item, isClosed, isPoint, movePoint, removePoint, splitStretch } from '@hosket/core';
 import { endPreview, preview, settle } from '../../store/preview.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
+import { useFrame } from '../handling/planFrame.ts';
 import { Handle } from './Handle.tsx';
-import { useFrame } from './planFrame.ts';
 import { snapPoint } from './snap.ts';
 
 /** Above this many points handles would be a thicket: they appear only when the plan is near enough. */

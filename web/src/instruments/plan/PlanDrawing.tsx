@@ -4,12 +4,12 @@ import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { daylight } from '../../ui/daylight.ts';
 import { linePath } from '../handling/paths.ts';
+import { useFrame } from '../handling/planFrame.ts';
+import { isTyped, typedPoint } from '../handling/typed.ts';
 import { DragReadout } from './DragReadout.tsx';
 import { finishLine, moveCursor, putPoint, stopDrawing, takeBackPoint, useDrawing } from './drawing.ts';
 import { arrows } from './Handle.tsx';
-import { useFrame } from './planFrame.ts';
 import { snapPoint } from './snap.ts';
-import { isTyped, typedPoint } from './typed.ts';
 
 /**
  * While a thing is being drawn: click or tap for points; or arrow keys move a cross, Space puts a point, numbers write one, Enter ends, Escape gives up.

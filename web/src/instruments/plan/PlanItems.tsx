@@ -5,6 +5,7 @@ import { useProject } from '../../store/projectStore.ts';
 import { alsoPick, pickItem, pickItems, usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
+import { useFrame } from '../handling/planFrame.ts';
 import { useDrag } from '../handling/useDrag.ts';
 import { useSectionLine } from '../section/sectionLine.ts';
 import { Handle } from './Handle.tsx';
@@ -12,7 +13,6 @@ import { ItemHandles } from './ItemHandles.tsx';
 import { ItemShape } from './ItemShape.tsx';
 import { itemLabel } from './itemLabel.ts';
 import { type Label, placeLabels } from './labels.ts';
-import { useFrame } from './planFrame.ts';
 import { snapPoint } from './snap.ts';
 
 /** Everything drawn on the plan with its heights; what is picked with handles when it may be edited. */

@@ -2,7 +2,7 @@ import { baseSize, type Point, type TileSide } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { daylight } from '../../ui/daylight.ts';
 import { usePlan } from '../../worker/planStore.ts';
-import { useFrame } from './planFrame.ts';
+import { useFrame } from '../handling/planFrame.ts';
 
 /** On the plan: the box and the turntable's circle, rings round what does not fit, and sides that do not meet their neighbour's. */
 export function PlanRoom() {

@@ -2,9 +2,9 @@ import { changeSection, type Point, type SectionLine } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickSection } from '../../store/viewStore.ts';
 import { daylight } from '../../ui/daylight.ts';
+import { useFrame } from '../handling/planFrame.ts';
 import { dragSection, useSection, useSectionLine } from '../section/sectionLine.ts';
 import { Handle } from './Handle.tsx';
-import { useFrame } from './planFrame.ts';
 
 type End = 'from' | 'to';
 

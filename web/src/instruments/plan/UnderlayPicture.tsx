@@ -2,8 +2,8 @@ import type { Point, Underlay } from '@hosket/core';
 import { endPreview, preview, settle, useShown } from '../../store/preview.ts';
 import { useView } from '../../store/viewStore.ts';
 import { daylight } from '../../ui/daylight.ts';
+import { useFrame } from '../handling/planFrame.ts';
 import { Handle } from './Handle.tsx';
-import { useFrame } from './planFrame.ts';
 import { onBase, onPicture } from './underlay.ts';
 
 /** The picture under the plan, faded. */

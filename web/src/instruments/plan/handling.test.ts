@@ -1,7 +1,7 @@
 import { drawItem, type Project, startProject } from '@hosket/core';
 import { describe, expect, it } from 'vitest';
+import { isTyped, typedMeasure, typedPoint } from '../handling/typed.ts';
 import { snapPoint } from './snap.ts';
-import { isTyped, typedMeasure, typedPoint } from './typed.ts';
 
 describe('numbers written while dragging', () => {
   it('a measure in the builder’s units, or in any that are written', () => {

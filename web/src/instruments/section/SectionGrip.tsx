@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type ReactNode, useState } from 'react';
 import { useView } from '../../store/viewStore.ts';
+import { typedMeasure } from '../handling/typed.ts';
 import { useDrag } from '../handling/useDrag.ts';
-import { typedMeasure } from '../plan/typed.ts';
 
 interface Props {
   label: string;

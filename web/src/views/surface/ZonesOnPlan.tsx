@@ -1,7 +1,7 @@
 import { isolines, type PlanReport } from '@hosket/core';
 import { useMemo } from 'react';
 import { linePath } from '../../instruments/handling/paths.ts';
-import { useFrame } from '../../instruments/plan/planFrame.ts';
+import { useFrame } from '../../instruments/handling/planFrame.ts';
 import { pickZone, usePicked } from '../../store/viewStore.ts';
 import { daylight } from '../../ui/daylight.ts';
 import { useFields } from '../../worker/planStore.ts';

@@ -1,6 +1,6 @@
 import type { Point } from '@hosket/core';
 import { createContext, useContext } from 'react';
-import type { Placer } from '../handling/paths.ts';
+import type { Placer } from './paths.ts';
 
 /** Where the base lies in a drawing: its scale and the ways between mm on the base and points of the drawing. */
 export interface Frame {
