@@ -132,7 +132,8 @@ export function* solvedOf(
     const sameSize = before?.over.widthMm === widthMm && before.over.depthMm === depthMm;
     if (sameLattice && sameSize && changedBox(before.lines, lines) === null) return before;
     const land = terrainOver(lattice, terrain, widthMm, depthMm);
-    const bent = lines.length ? bentToLines(land, lines, terrain.reachMm) : land;
+    yield;
+    const bent = lines.length ? yield* bentToLines(land, lines, terrain.reachMm) : land;
     return { grid: bent, lines, free: null, near: false, terrain, over };
   }
   if (!lines.length) return { grid: lattice, lines, free: null, near: false, terrain, over };

@@ -58,19 +58,22 @@ function rangeOf(values: ArrayLike<number>): [number, number] {
 /** Sweeps of a bend, and how far each goes beyond its aim (successive over-relaxation). */
 const SWEEPS = 90;
 const OVER = 1.6;
+/** Between two yields. */
+const SWEEPS_EACH = 10;
 /** A bend has died away at its reach: it falls by e over a quarter of it. */
 const FALLS_OVER = 4;
 
 /**
  * Bends a terrain to the lines and spots: what they ask for beyond the terrain is met on them and dies away within the reach. A skin held back by springs
- * (u = L2 laplace u) meets a line with a crease; twice the skin of L less that of L / 2 leaves it level (2 exp(-x / L) - exp(-2 x / L) across a straight line).
+ * (u = L2 laplace u) meets a line with a crease; twice the skin of L less that of L / 2 leaves it level (2 exp(-x / L) - exp(-2 x / L) across a straight line). Yields between sweeps.
  */
-export function bentToLines(terrain: Grid, lines: readonly ShapeLine[], reachMm: number): Grid {
+export function* bentToLines(terrain: Grid, lines: readonly ShapeLine[], reachMm: number): Generator<undefined, Grid> {
   const { values } = terrain;
   const pins = constraintsOf(terrain, lines);
   const flats = flatsOf(terrain, lines);
-  const wide = bend(terrain, pins, flats, reachMm / FALLS_OVER);
-  const narrow = bend(terrain, pins, flats, reachMm / FALLS_OVER / 2);
+  yield;
+  const wide = yield* bend(terrain, pins, flats, reachMm / FALLS_OVER);
+  const narrow = yield* bend(terrain, pins, flats, reachMm / FALLS_OVER / 2);
   const bent = new Float64Array(values.length);
   for (let n = 0; n < bent.length; n++) bent[n] = Math.max(0, values[n] + 2 * wide[n] - narrow[n]);
   return withValues(terrain, bent);
@@ -89,12 +92,12 @@ function flatsOf({ columns, rows, cellMm, values }: Grid, lines: readonly ShapeL
 }
 
 /** A skin that meets the pins and flats and falls by e over `overMm`, mm to be added at each node. */
-function bend(
+function* bend(
   { columns, rows, cellMm, values }: Grid,
   pins: Constraints,
   flats: Float64Array,
   overMm: number,
-): Float64Array {
+): Generator<undefined, Float64Array> {
   const u = flats.map((lift) => (Number.isNaN(lift) ? 0 : lift));
   const held = Uint8Array.from(flats, (lift) => (Number.isNaN(lift) ? 0 : 1));
   for (let round = 0; round < PIN_ROUNDS; round++)
@@ -110,7 +113,8 @@ function bend(
     }
   for (let q = 0; q < pins.nodes.length; q++) if (pins.weights[q] > 0) held[pins.nodes[q]] = 1;
   const spring = (cellMm / overMm) ** 2;
-  for (let sweep = 0; sweep < SWEEPS; sweep++)
+  for (let sweep = 0; sweep < SWEEPS; sweep++) {
+    if (sweep % SWEEPS_EACH === SWEEPS_EACH - 1) yield;
     for (let j = 0, n = 0; j < rows; j++)
       for (let i = 0; i < columns; i++, n++) {
         if (held[n]) continue;
@@ -124,6 +128,7 @@ function bend(
         const links = Number(left) + Number(right) + Number(near) + Number(far);
         u[n] += OVER * (sum / (links + spring) - u[n]);
       }
+  }
   return u;
 }
 
