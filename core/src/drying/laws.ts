@@ -1,9 +1,10 @@
 import type { Air } from '../project/index.ts';
+import { product, type Range, sum } from '../units/index.ts';
 import { depthFactor, dryingFactor, saturationPressurePa } from './air.ts';
 
-/** Evaporative: hours until d mm from one drying face is dry, t = F a d + b d^2 x 1.5^((20 - T)/10). */
-export const evaporationHours = (depthMm: number, aHoursPerMm: number, bHoursPerMm2: number, air: Air): number =>
-  dryingFactor(air) * aHoursPerMm * depthMm + bHoursPerMm2 * depthMm ** 2 * depthFactor(air);
+/** Evaporative: hours until d mm from one drying face is dry, t = F a d + b d^2 x 1.5^((20 - T)/10); a in hours a mm, b in hours a mm2. */
+export const evaporationHours = (depthMm: number, { a, b }: { a: Range; b: Range }, air: Air): Range =>
+  sum([product(dryingFactor(air) * depthMm, [{ range: a }]), product(depthMm ** 2 * depthFactor(air), [{ range: b }])]);
 
 /**
  * Moisture-cured: hours until x mm from the air is through, t = (x / K)^2 days x p_ref / (RH p(T)), K in mm per root day at 23 C and 50 %

@@ -1,9 +1,9 @@
 import { boardOf, catalogueOf, type GlueData, glueOf, pasteCoats, stuffOf } from '../materials/index.ts';
 import { fillPasteOf, type Project } from '../project/index.ts';
 import type { Drying } from '../takeoff/index.ts';
-import { type Coefficient, exactly, product, type Range, scaleRange, sum } from '../units/index.ts';
-import { depthFactor, dryingFactor, reactionFactor } from './air.ts';
-import { type Barrier, jointHours, moistureHours } from './laws.ts';
+import { type Coefficient, exactly, product, type Range, scaleRange } from '../units/index.ts';
+import { dryingFactor, reactionFactor } from './air.ts';
+import { type Barrier, evaporationHours, jointHours, moistureHours } from './laws.ts';
 
 /**
  * After the hands leave it, hours until it is dry to the touch, may be coated by something water-based (or worked on), by something with solvent, and is dry
@@ -135,7 +135,7 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
       const slower = drying.sets ? Math.min(1.3, Math.max(0.7, 1 + 0.03 * (20 - air.temperatureC))) : dryingFactor(air);
       const set = scaleRange(drying.setMin, slower / 60);
       const coats = coatsToDry(drying);
-      const through = pasteDryHours(drying.depthMm / coats, drying, air);
+      const through = evaporationHours(drying.depthMm / coats, drying, air);
       return {
         touch: set,
         // What only dries takes no other coat before it has.
@@ -175,13 +175,6 @@ const coatsToDry = ({
   mostPerCoatMm: number;
 }): number => (sets ? 1 : pasteCoats(depthMm, mostPerCoatMm));
 
-/** Hours until paste so deep is dry through: F a d + b d^2. */
-function pasteDryHours(depthMm: number, { a, b }: { a: Range; b: Range }, air: Project['air']): Range {
-  const first = product(dryingFactor(air) * depthMm, [{ range: a }]);
-  const second = product(depthMm ** 2 * depthFactor(air), [{ range: b }]);
-  return sum([first, second]);
-}
-
 /** Hours until the paste of a stack is dry through, before anyone has laid a hand on it: on joints that hold, coat by coat where it only dries. */
 export function stackDryHours(project: JointBench, layers: readonly GluedLayer[], pasteMm: number): number {
   const joints = jointWaits(project, layers);
@@ -196,5 +189,5 @@ export function stackDryHours(project: JointBench, layers: readonly GluedLayer[]
     sets: catalogue.material(paste)?.facts.includes('sets') ?? false,
   };
   const coats = coatsToDry(drying);
-  return hold + coats * pasteDryHours(pasteMm / coats, drying, project.air).likely;
+  return hold + coats * evaporationHours(pasteMm / coats, drying, project.air).likely;
 }
