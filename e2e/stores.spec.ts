@@ -249,7 +249,7 @@ test('too heavy: what to change is said, and how it stands on a plinth', async (
   await app.show('Brief');
   await app.write('Weight', '1500');
   await app.settled();
-  await expect(findings(page)).toContainText('no heavier than 1500 g');
+  await expect(findings(page)).toContainText('no heavier than 1.5 kg');
   await app.show('Stores');
   await tab(page, 'Weight and cost');
   const heavy = page.getByRole('list', { name: 'What makes it heavy' });

@@ -1,4 +1,4 @@
-import { formatMeasure, type PlanReport, type UnitSystem } from '@hosket/core';
+import { formatMeasure, limitIn, type PlanReport, type UnitSystem } from '@hosket/core';
 import { rule, table } from './table.ts';
 
 /** What stands on the ground, the room there is, the weight, the frame, limits and rules: as the Brief shows them. */
@@ -33,7 +33,9 @@ export function fitText({ fit, judgements, mass, frame, limits }: PlanReport, sy
     parts.push(
       `  ${name} ${stands ? 'stands' : 'does not stand'}${tiltDegrees === null ? ', over the edge' : `, tilted ${tiltDegrees.toFixed(0)} degrees`}\n`,
     );
-  for (const { text, kept, why } of limits)
-    parts.push(`  [${kept === null ? '?' : kept ? 'x' : ' '}] ${text}: ${why}\n`);
+  for (const limit of limits) {
+    const { text, why } = limitIn(limit, system);
+    parts.push(`  [${limit.kept === null ? '?' : limit.kept ? 'x' : ' '}] ${text}: ${why}\n`);
+  }
   return parts.join('');
 }

@@ -12,6 +12,7 @@ export {
   withLayout,
 } from './cutting/index.ts';
 export { type ComparedSurface, compareGlues, compareWays, type WayRead, wallClock } from './days/index.ts';
+export { limitIn } from './fit/index.ts';
 export {
   boundsOf,
   distanceToStretch,

@@ -10,8 +10,8 @@ import type { Project } from '../project/index.ts';
 import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
+import type { Said } from '../units/quantity.ts';
 import type { ZoneRead } from '../zones/index.ts';
-import type { Said } from './quantity.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;
 export const bands = ['brief', 'ground', 'layers', 'cutting', 'surface', 'days', 'stores'] as const;

@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/index.ts';
 import { type Contour, type Item, nameOf } from '../project/index.ts';
+import { mm } from '../units/quantity.ts';
 import { type Finding, onGround } from './finding.ts';
-import { mm } from './quantity.ts';
 
 export const atItem = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding =>
   onGround(item.id, place, code, message, remedy);

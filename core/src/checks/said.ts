@@ -1,6 +1,6 @@
 import type { UnitSystem } from '../units/index.ts';
+import { type Said, saidOf, sentence } from '../units/quantity.ts';
 import type { Finding } from './finding.ts';
-import { type Said, saidOf, sentence } from './quantity.ts';
 
 /** What a rule gave, said in metric units; and apart from its figures, where it has any. */
 export function withWords(finding: Finding): Finding {

@@ -11,6 +11,6 @@ export {
   type StandingShare,
   standingShares,
 } from './judgements.ts';
-export { type LimitRead, limitsRead } from './limits.ts';
+export { type LimitRead, limitIn, limitsRead, limitWritten } from './limits.ts';
 export { type Mass, massOf } from './mass.ts';
 export type { Meeting } from './meetings.ts';

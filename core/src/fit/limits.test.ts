@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plan } from '../planner/index.ts';
 import { drawItem, type Limits, type Project, startProject } from '../project/index.ts';
+import { limitIn } from './index.ts';
 
 function moor(limits: Partial<Limits>): Project {
   const start = startProject('limits', '2027-03-01');
@@ -44,6 +45,20 @@ describe('limits', () => {
     expect(mass.coverG.likely).toBeGreaterThan(5);
     expect(kept({ weightG: mass.totalG.likely + 1 })).toEqual([['weight', true]]);
     expect(kept({ weightG: mass.totalG.likely - 1 })).toEqual([['weight', false]]);
+  });
+
+  it('are said in the builder’s units: grams and millimetres, or ounces and inches', () => {
+    const height = rule({ kind: 'height', mostMm: 200 });
+    const { limits } = plan(moor({ weightG: 1500, ...height })).report;
+    const [weight, tall] = limits;
+    expect(weight.text).toBe('No heavier than 1.5 kg');
+    expect(weight.why).toMatch(/^about \d+ g \(\d+ g to \d+ g\) when it is dry$/);
+    expect(tall.why).toMatch(/^[\d.]+ mm tall with the board$/);
+    const said = [weight, tall].map((limit) => limitIn(limit, 'imperial'));
+    // 1500 g over 453.592 g a pound.
+    expect(said[0].text).toMatch(/^No heavier than 3\.3\d* lb$/);
+    for (const { text, why } of said) expect(`${text}; ${why}`).not.toMatch(/\d (g|mm)\b/);
+    expect(said[1].why).toMatch(/ in tall with the board$/);
   });
 
   it('cost waits for prices', () => {

@@ -1,4 +1,6 @@
 import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
+import type { UnitSystem } from '../units/index.ts';
+import { grams, mm, type Said, saidOf, sentence } from '../units/quantity.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import type { Mass } from './mass.ts';
 
@@ -16,7 +18,7 @@ export interface Reached {
   zones: readonly ZoneRead[];
 }
 
-/** One limit or rule, and whether it is kept. */
+/** One limit or rule, and whether it is kept; measures in its sentences are quantities (`units/quantity.ts`). */
 export interface LimitRead {
   id: string;
   text: string;
@@ -26,7 +28,6 @@ export interface LimitRead {
   why: string;
 }
 
-const mm = (value: number) => `${value.toFixed(value % 1 ? 1 : 0)} mm`;
 const dayOf = (moment: string) => moment.slice(0, 10);
 
 const has: Readonly<Record<Presence, (project: Project) => number>> = {
@@ -99,10 +100,9 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
   if (dueDate !== null) dueRead(reached.finish, dueDate, project.limits.sureOf, limit('due', `Finished by ${dueDate}`));
   if (weightG !== null) {
     const { low, likely, high } = reached.mass.totalG;
-    const g = (value: number) => `${value.toFixed(0)} g`;
-    limit('weight', `No heavier than ${g(weightG)}`)(
+    limit('weight', `No heavier than ${grams(weightG)}`)(
       likely <= weightG,
-      `about ${g(likely)} (${g(low)} to ${g(high)}) when it is dry`,
+      `about ${grams(likely)} (${grams(low)} to ${grams(high)}) when it is dry`,
     );
   }
   if (cost !== null)
@@ -119,3 +119,23 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
     );
   return [...reads, ...rules.map((rule) => ruleRead(project, reached, rule))];
 }
+
+/** A limit as the report has it: said in metric units, and apart from its figures, where it has any. */
+export interface LimitWritten extends LimitRead {
+  said?: { text: Said; why: Said };
+}
+
+export function limitWritten(read: LimitRead): LimitWritten {
+  const [text, why] = [saidOf(read.text), saidOf(read.why)];
+  const figures = text.quantities.length + why.quantities.length > 0;
+  return {
+    ...read,
+    text: sentence(text, 'metric'),
+    why: sentence(why, 'metric'),
+    ...(figures && { said: { text, why } }),
+  };
+}
+
+/** A limit's sentences in the builder's units. */
+export const limitIn = ({ text, why, said }: LimitWritten, system: UnitSystem): { text: string; why: string } =>
+  said ? { text: sentence(said.text, system), why: sentence(said.why, system) } : { text, why };

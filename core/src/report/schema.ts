@@ -294,7 +294,16 @@ export const planReportSchema = z.strictObject({
   balance: balanceSchema.nullable(),
   breakdown: z.array(partReadSchema),
   shopping: z.array(shoppingSchema),
-  limits: z.array(z.strictObject({ id: z.string(), text: z.string(), kept: z.boolean().nullable(), why: z.string() })),
+  limits: z.array(
+    z.strictObject({
+      id: z.string(),
+      text: z.string(),
+      kept: z.boolean().nullable(),
+      why: z.string(),
+      /** The two sentences apart from their figures, where they have any. */
+      said: z.strictObject({ text: saidSchema, why: saidSchema }).optional(),
+    }),
+  ),
   frame: frameSchema.nullable(),
   target: z.strictObject({ volumeMl: z.number(), skinMl: z.number(), highestMm: z.number() }),
   chosen: z.enum(schools),

@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** A bed or floor that would have to lie below the baseboard. */
 export const belowTheBoard: Rule = ({ project, ground }) =>

@@ -1,7 +1,7 @@
 import type { Opening } from '../../ground/index.ts';
 import type { Void } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { each, place } from '../voidWords.ts';
 
 /** A cable comes to the light at one of its ends. */

@@ -1,6 +1,6 @@
+import { mm2 } from '../../units/quantity.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
-import { mm2 } from '../quantity.ts';
 
 /** Pieces that overlap as they lie, or stand over the edge. */
 export const clashingPieces: Rule = ({ cutting }) =>

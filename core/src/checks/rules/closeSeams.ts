@@ -1,6 +1,6 @@
+import { mm } from '../../units/quantity.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** Seams nearer to those of the layer below than is wanted. */
 export const closeSeams: Rule = ({ cutting, project }) => {

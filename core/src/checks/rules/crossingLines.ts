@@ -1,7 +1,7 @@
 import { type Contour, nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour, where } from '../markWords.ts';
-import { mm } from '../quantity.ts';
 import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';
 
 /** Where lines of two heights cross, the ground cannot have both. */

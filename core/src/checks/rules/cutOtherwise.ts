@@ -1,6 +1,6 @@
+import { mm2 } from '../../units/quantity.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm2 } from '../quantity.ts';
 
 /** So much may a piece differ from what was cut before it is told, as a share of its area. */
 const SAME_AREA = 0.01;

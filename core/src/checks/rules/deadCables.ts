@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { each, place } from '../voidWords.ts';
 
 /** A cable run must lead out, or to a bay. */

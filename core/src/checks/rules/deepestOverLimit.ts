@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** A spot where paste lies deeper than the coats that the rest of the ground needs will bear. */
 export const deepestOverLimit: Rule = ({ takeoff, paste }) =>

@@ -1,6 +1,6 @@
+import { mm2 } from '../../units/quantity.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
-import { mm2 } from '../quantity.ts';
 
 /** What is too small to be cut. */
 export const droppedSlivers: Rule = ({ cutting, project }) => {

@@ -1,7 +1,7 @@
 import { baseSize, nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
 import { atItem } from '../markWords.ts';
-import { mm } from '../quantity.ts';
 
 /** So many layers are more likely a slip of the key, and so is ground higher than the base is long. */
 const MANY_LAYERS = 30;

@@ -1,5 +1,5 @@
+import { mm2 } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
-import { mm2 } from '../quantity.ts';
 
 /** Grass glue that would skin over before all of its ground is covered. */
 export const grassGlueSkins: Rule = ({ takeoff }) =>

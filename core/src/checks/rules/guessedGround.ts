@@ -1,6 +1,6 @@
+import { mm } from '../../units/quantity.ts';
 import type { Finding, Rule } from '../finding.ts';
 import { isContour, where } from '../markWords.ts';
-import { mm } from '../quantity.ts';
 
 /** Less of the base than this is not worth a word, share. */
 const LEAST_SHARE = 0.02;

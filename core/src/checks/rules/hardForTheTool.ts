@@ -1,7 +1,7 @@
 import { toolLimits } from '../../cutting/index.ts';
+import { mm } from '../../units/quantity.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** Necks and inside corners that are hard to cut with the chosen tool. */
 export const hardForTheTool: Rule = ({ cutting, project }) => {

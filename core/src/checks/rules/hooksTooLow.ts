@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** A piece on a wall whose hooks lie under its centre of gravity. */
 export const hooksTooLow: Rule = ({ balance }) => {

@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** Houses that no way leads to. */
 export const housesOffTheRoad: Rule = ({ judgements }) =>

@@ -1,6 +1,6 @@
 import { levelName, sayWork } from '../../layers/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** No sheet is thinner, mm. */
 const LEAST_SHEET_MM = 1;

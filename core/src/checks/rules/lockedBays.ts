@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { each } from '../voidWords.ts';
 
 /** A bay that is to be reached from the side must reach it; one from below must lie on the board. */

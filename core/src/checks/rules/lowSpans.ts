@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** A deck with less room under it than is wanted, or none at all. */
 export const lowSpans: Rule = ({ project, spans }) =>

@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { place } from '../voidWords.ts';
 
 /** Two voids with too little between them; a cable that runs into the bay it serves is no fault. */

@@ -1,8 +1,8 @@
 import { lineLength } from '../../geometry/index.ts';
 import { nameOf, runOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour } from '../markWords.ts';
-import { mm } from '../quantity.ts';
 
 /** Ends of an open contour that stop this near to each other were probably meant to meet, as a share of its length. */
 const NEARLY = 0.12;

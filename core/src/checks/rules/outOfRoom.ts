@@ -1,6 +1,6 @@
 import type { Breach } from '../../fit/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 const out: Readonly<Record<Breach['side'], { where: string; remedy: string }>> = {
   top: { where: 'too tall for the box', remedy: 'Make it or the ground under it lower, or take a higher box.' },

@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** More coats than this of one paste are a sign that foam is missing. */
 const MANY_COATS = 3;

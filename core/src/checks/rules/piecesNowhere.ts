@@ -1,7 +1,7 @@
 import { bedName } from '../../cutting/index.ts';
+import { mm, mm2 } from '../../units/quantity.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm, mm2 } from '../quantity.ts';
 
 /** Pieces for which no sheet or offcut has room: by how much. */
 export const piecesNowhere: Rule = ({ cutting, project }) =>

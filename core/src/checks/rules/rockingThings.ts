@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** A thing laid on ground so uneven that it would rock, or stand in the air on one side. */
 export const rockingThings: Rule = ({ project, laid }) =>

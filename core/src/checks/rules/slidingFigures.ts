@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** Figures that would slide, rock or reach over the edge. */
 export const slidingFigures: Rule = ({ project, judgements }) =>

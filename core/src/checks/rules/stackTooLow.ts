@@ -3,8 +3,8 @@ import { levelName } from '../../layers/index.ts';
 import { catalogueOf } from '../../materials/index.ts';
 import { fillPasteOf, type Project } from '../../project/index.ts';
 import type { StockClass } from '../../stack/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { lackOf } from '../stackWords.ts';
 
 /** A summit smaller than this, 15 mm above the last layer, is not foam's business, mm2. */

@@ -1,6 +1,6 @@
 import { nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import { onGround, type Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { sayGradient } from '../words.ts';
 
 /** A way steeper than its limit. */

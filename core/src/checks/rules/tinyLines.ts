@@ -1,8 +1,8 @@
 import { lineLength } from '../../geometry/index.ts';
 import { nameOf, runOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour } from '../markWords.ts';
-import { mm } from '../quantity.ts';
 
 /** A line so short that the lattice hardly sees it. */
 export const tinyLines: Rule = ({ project, ground }) =>

@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Finding, Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 
 /** Two things that run into one another, or stand nearer than they may. */
 export const tooNear: Rule = ({ fit }) =>

@@ -1,7 +1,7 @@
 import { type Item, nameOf } from '../../project/index.ts';
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
 import { atItem } from '../markWords.ts';
-import { mm } from '../quantity.ts';
 
 /** Two spot heights on one point cannot both be met. */
 export const twinSpots: Rule = ({ project }) => {

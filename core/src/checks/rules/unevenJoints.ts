@@ -1,5 +1,5 @@
+import { mm } from '../../units/quantity.ts';
 import type { Rule } from '../finding.ts';
-import { mm } from '../quantity.ts';
 import { inBrief } from '../setWords.ts';
 
 /** Sides that lie against one another and do not meet. */

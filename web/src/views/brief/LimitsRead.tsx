@@ -1,4 +1,6 @@
+import { limitIn } from '@hosket/core';
 import { Check, CircleHelp, X } from 'lucide-react';
+import { useUnits } from '../../ui/surroundings.ts';
 import { usePlan } from '../../worker/planStore.ts';
 
 const signs = {
@@ -10,12 +12,15 @@ const signs = {
 /** Every limit and rule, ticked where the plan can tell. */
 export function LimitsRead() {
   const limits = usePlan((state) => state.report?.limits ?? null);
+  const units = useUnits();
   if (!limits?.length) return null;
   return (
     <section className="mt-3" aria-label="Limits and rules">
       <h3 className="text-sm text-muted">Limits and rules</h3>
       <ul>
-        {limits.map(({ id, text, kept, why }) => {
+        {limits.map((limit) => {
+          const { id, kept } = limit;
+          const { text, why } = limitIn(limit, units);
           const { word, icon } = signs[kept === null ? 'open' : kept ? 'yes' : 'no'];
           return (
             <li key={id} className="flex items-start gap-2 border-b border-line py-1 text-sm">

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { findingIn } from '../checks/said.ts';
 import { plan } from '../planner/index.ts';
 import { readProject } from '../project/index.ts';
 import { grams, mm, mm2, saidOf, sentence } from './quantity.ts';
-import { findingIn } from './said.ts';
 
 const say = (text: string, system: 'metric' | 'imperial' = 'metric') => sentence(saidOf(text), system);
 

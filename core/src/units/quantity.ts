@@ -1,10 +1,10 @@
 /**
- * Findings are words and figures: a rule writes a sentence, and each measure in it as a quantity with its kind. Only here quantities become
- * text, in the builder's units.
+ * Sentences are words and figures: a finding or a limit is written as a sentence, and each measure in it as a quantity with its kind. Only
+ * here quantities become text, in the builder's units.
  *
  * Within the core a quantity travels inside its sentence, between two characters of the private use area that no keyboard gives.
  */
-import { formatMeasure, type MeasureKind, type UnitSystem } from '../units/index.ts';
+import { formatMeasure, type MeasureKind, type UnitSystem } from './measures.ts';
 
 /** A sentence with gaps, `{0} lies {1} deep`, and what stands in them; lengths mm, areas mm2, volumes ml, masses g. */
 export interface Said {
