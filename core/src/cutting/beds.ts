@@ -3,7 +3,7 @@ import type { Bed } from '../nest/index.ts';
 import { type Offcut, type Project, type Sheet, sheetMm, slicesOf } from '../project/index.ts';
 import { offcutArea } from '../stack/index.ts';
 import type { CutPiece } from './piece.ts';
-import type { Room } from './seams.ts';
+import type { SheetArea } from './seams.ts';
 
 type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'cutting'>;
 
@@ -108,7 +108,7 @@ export function bedsFor(
 }
 
 /** The rectangles that some kinds of sheet give a piece, the largest first: sheets that are there or can be bought and square offcuts; the box of traced offcuts only where there is nothing else. */
-export function roomsFor({ sheets, offcuts, cutting }: Shed, sheetIds: readonly string[]): Room[] {
+export function roomsFor({ sheets, offcuts, cutting }: Shed, sheetIds: readonly string[]): SheetArea[] {
   const mine = sheets.filter(({ id }) => sheetIds.includes(id));
   const left = offcuts.filter(({ sheetId }) => mine.some(({ id }) => id === sheetId));
   // Along a grain, or by half turns only, a piece lies as it is.

@@ -3,7 +3,7 @@ import type { Layer } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
 import { insideRadiusOf, neckOf } from './neck.ts';
 import type { CutPiece, Dropped, Seam } from './piece.ts';
-import { fitsRoom, type Room, splitToFit } from './seams.ts';
+import { fitsRoom, type SheetArea, splitToFit } from './seams.ts';
 
 /** Outlines are straightened by no more than this, mm. */
 export const STRAIGHTENED_MM = 0.2;
@@ -35,7 +35,7 @@ function bySize(parts: readonly Polygon[], sliverMm2: number): [Polygon[], Polyg
 export function* piecesOf(
   { cutting }: Pick<Project, 'cutting'>,
   layers: readonly Layer[],
-  roomsOf: (sheetIds: readonly string[]) => readonly Room[],
+  roomsOf: (sheetIds: readonly string[]) => readonly SheetArea[],
 ): Generator<undefined, Pieces> {
   const all: Pieces = { pieces: [], seams: [], dropped: [] };
   let below: Seam[] = [];

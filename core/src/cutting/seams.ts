@@ -17,7 +17,7 @@ import type { Project } from '../project/index.ts';
 import type { Seam } from './piece.ts';
 
 /** The largest that a piece may be: what a sheet holds. */
-export interface Room {
+export interface SheetArea {
   widthMm: number;
   depthMm: number;
   /** Whether a piece may be turned as one likes, or lies as it is. */
@@ -25,7 +25,7 @@ export interface Room {
 }
 
 /** Whether a piece lies whole in a room, turned as it may be. */
-export function fitsRoom(outer: Ring, { widthMm, depthMm, turns }: Room): boolean {
+export function fitsRoom(outer: Ring, { widthMm, depthMm, turns }: SheetArea): boolean {
   if (turns) return fitsSheet(outer, widthMm, depthMm);
   const box = ringSize(outer);
   return box.widthMm <= widthMm + 1e-6 && box.depthMm <= depthMm + 1e-6;
@@ -62,12 +62,12 @@ interface Blade {
 export function splitToFit(
   piece: Polygon,
   layer: number,
-  room: Room,
+  room: SheetArea,
   below: readonly Seam[],
   { kind, apartMm }: Project['cutting']['seam'],
 ): { parts: Polygon[]; seams: Seam[] } {
   // A key of one part reaches into the room of the other.
-  const least: Room =
+  const least: SheetArea =
     kind === 'keyed' ? { ...room, widthMm: room.widthMm - KEY.deepMm, depthMm: room.depthMm - KEY.deepMm } : room;
   const seams: Seam[] = [];
   const parts: Polygon[] = [];
@@ -96,7 +96,7 @@ export function splitToFit(
   return { parts, seams };
 }
 
-function bestBlade(piece: Polygon, room: Room, below: readonly Seam[], apartMm: number): Blade | null {
+function bestBlade(piece: Polygon, room: SheetArea, below: readonly Seam[], apartMm: number): Blade | null {
   const rings = ringsOf([piece]);
   let best: Blade | null = null;
   for (let turn = 0; turn < TURNS; turn++) {
@@ -144,7 +144,7 @@ function costOf(
   side: (point: Point) => number,
   off: number,
   chords: readonly Chord[],
-  room: Room,
+  room: SheetArea,
   below: readonly Seam[],
   apartMm: number,
 ): number {
@@ -181,7 +181,7 @@ function nearEdge(a: Point, b: Point, long: number, outer: Ring): number {
 }
 
 /** Into how many parts what is on one side will have to be cut, by its box. */
-function partsFor(points: Ring, room: Room): number {
+function partsFor(points: Ring, room: SheetArea): number {
   const { widthMm, depthMm } = room;
   if (fitsRoom(points, room)) return 1;
   const [x0, y0, x1, y1] = boundsOf(points);

@@ -17,7 +17,7 @@ export interface Breach {
 }
 
 /** The inside of the box in the base's own measures: x and y on the plan, heights above the top of the baseboard. */
-export interface Room {
+export interface Enclosure {
   x0: number;
   x1: number;
   y0: number;
@@ -43,7 +43,7 @@ function setBox(project: Project): { x0: number; x1: number; y1: number; y0: num
 }
 
 /** Where the box stands round the base (or the set): in its middle from left to right, and as far from its back wall as asked for. */
-export function roomOf(project: Project): Room | null {
+export function roomOf(project: Project): Enclosure | null {
   const { base, envelope } = project;
   const { box } = envelope;
   if (!box) return null;

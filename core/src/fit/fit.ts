@@ -3,13 +3,13 @@ import type { LaidRead } from '../layers/index.ts';
 import { type Face, facesOf, type Project } from '../project/index.ts';
 import type { ReadTile } from '../tiles/index.ts';
 import { bodiesOf, type StoodThing, standThings } from './bodies.ts';
-import { type Breach, breachesOf, type Room, roomOf, tallTiles } from './envelope.ts';
+import { type Breach, breachesOf, type Enclosure, roomOf, tallTiles } from './envelope.ts';
 import { type Meeting, meetingsOf } from './meetings.ts';
 
 /** Whether everything has room: what stands where, what leaves the envelope, what is too near to what. */
 export interface Fit {
   things: StoodThing[];
-  room: Room | null;
+  room: Enclosure | null;
   faces: Face[];
   breaches: Breach[];
   meetings: Meeting[];

@@ -1,7 +1,7 @@
 export { type Balance, balanceOf } from './balance.ts';
 export type { StoodThing } from './bodies.ts';
 export { bodiesOf, type Middles, middlesOf } from './bodiesOf.ts';
-export { type Breach, type Room, sides } from './envelope.ts';
+export { type Breach, type Enclosure as Room, sides } from './envelope.ts';
 export { type Fit, fitOf } from './fit.ts';
 export {
   type FigureStand,

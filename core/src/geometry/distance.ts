@@ -8,7 +8,7 @@ export function distanceTo({ columns, rows, cellMm }: Grid, inSet: ArrayLike<num
   const square = new Float64Array(columns * rows);
   for (let n = 0; n < square.length; n++) square[n] = inSet[n] ? 0 : Number.POSITIVE_INFINITY;
   const longest = Math.max(columns, rows);
-  const room: Room = {
+  const room: Scratch = {
     line: new Float64Array(longest),
     at: new Int32Array(longest),
     from: new Float64Array(longest + 1),
@@ -19,14 +19,20 @@ export function distanceTo({ columns, rows, cellMm }: Grid, inSet: ArrayLike<num
   return square;
 }
 
-interface Room {
+interface Scratch {
   line: Float64Array;
   /** Places of the parabolas that make the envelope, and from where each is the lowest. */
   at: Int32Array;
   from: Float64Array;
 }
 
-function envelope(values: Float64Array, start: number, stride: number, count: number, { line, at, from }: Room): void {
+function envelope(
+  values: Float64Array,
+  start: number,
+  stride: number,
+  count: number,
+  { line, at, from }: Scratch,
+): void {
   let last = -1;
   for (let k = 0; k < count; k++) {
     line[k] = values[start + k * stride];

@@ -5,7 +5,7 @@ export type { Land, Layer, LayerPlan } from './layers.ts';
 export { layerPlan } from './layers.ts';
 export { foamTopAt, type Level, levelName, levelPlaces, sayTolerance, sayWork } from './levels.ts';
 export { most95Guess } from './pasteGuess.ts';
-export { type Room, roomKinds, roomsOf } from './rooms.ts';
+export { type Recess as Room, roomKinds, roomsOf } from './rooms.ts';
 export { type NamedRoomWork, type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
 export type { SheetsUsed } from './sheetsUsed.ts';

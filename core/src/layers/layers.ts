@@ -17,7 +17,7 @@ import { footprintsOf } from './footprints.ts';
 import { cutOutsOf } from './hollowing.ts';
 import { type Level, type LevelPlace, levelsOf } from './levels.ts';
 import { areaOf, fitsOne, type LayerPart, partsOf } from './parts.ts';
-import type { Room } from './rooms.ts';
+import type { Recess } from './rooms.ts';
 import { type RoomVolumes, roomVolumes } from './roomVolumes.ts';
 import { type RoomWork, roomInLayer, roomRegion } from './roomWork.ts';
 import { type SheetsUsed, takenFrom } from './sheetsUsed.ts';
@@ -90,7 +90,7 @@ export interface Land {
   ground: Ground;
   target: Target;
   map: AreaMap;
-  rooms: readonly Room[];
+  rooms: readonly Recess[];
   levels: readonly LevelPlace[];
 }
 

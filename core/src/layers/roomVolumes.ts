@@ -1,7 +1,7 @@
 import type { Grid } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { AreaMap } from './areas.ts';
-import { forEachNode, type Room, shareWithin } from './rooms.ts';
+import { forEachNode, type Recess, shareWithin } from './rooms.ts';
 
 /** What rooms take up of a built-up ground, ml. */
 export interface RoomVolumes {
@@ -24,7 +24,7 @@ interface Laid {
 
 /** Column by column over the nodes that rooms hold; where rooms overlap they count once. `visit` is told what each takes of fill and skin. */
 export function roomVolumes(
-  rooms: readonly Room[],
+  rooms: readonly Recess[],
   ground: Ground,
   target: Grid,
   map: AreaMap,
@@ -71,7 +71,7 @@ export function roomVolumes(
 /** Floor and roof of a room over a node, and the part of the node's square that it takes. */
 type Stretch = [floorMm: number, roofMm: number, share: number];
 
-function columnsOf(rooms: readonly Room[], target: Grid): Map<number, Stretch[]> {
+function columnsOf(rooms: readonly Recess[], target: Grid): Map<number, Stretch[]> {
   const columns = new Map<number, Stretch[]>();
   for (const room of rooms)
     forEachNode(target, room, (w, node) => {

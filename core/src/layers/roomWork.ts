@@ -1,7 +1,7 @@
 import { footprints, type Grid, type Ring, ringsOf } from '../geometry/index.ts';
 import { laidKinds } from '../project/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
-import { forEachNode, type Room, type RoomKind, shareWithin, windowOf } from './rooms.ts';
+import { forEachNode, type Recess, type RoomKind, shareWithin, windowOf } from './rooms.ts';
 
 export const roomWays = ['through', 'from above', 'from below', 'within'] as const;
 
@@ -36,7 +36,7 @@ interface Slab {
 }
 
 /** What one room asks of one layer, and the outline of what is cut right through. */
-export function roomInLayer(target: Grid, room: Room, slab: Slab): { works: RoomWork[]; through: Ring[] } {
+export function roomInLayer(target: Grid, room: Recess, slab: Slab): { works: RoomWork[]; through: Ring[] } {
   const { bottomMm, topMm } = slab;
   const cell = target.cellMm ** 2;
   const ways: Ways = {
@@ -97,7 +97,7 @@ function undercut(ways: Ways): void {
 }
 
 /** The outline of all that a room takes of a layer, however deep. */
-export function roomRegion(target: Grid, room: Room, bottomMm: number, topMm: number): Ring[] {
+export function roomRegion(target: Grid, room: Recess, bottomMm: number, topMm: number): Ring[] {
   const field = room.inside.map((mm, w) => Math.min(mm, topMm - room.floorMm[w], room.roofMm[w] - bottomMm));
   return ringsOf(footprints(windowOf(target, room, field), [0])[0]);
 }

@@ -7,7 +7,7 @@ export const roomKinds = [...voidKinds, ...laidKinds] as const;
 export type RoomKind = (typeof roomKinds)[number];
 
 /** Room that is kept free of foam and paste: a void, or a laid-in thing. On a window of the ground's lattice. */
-export interface Room {
+export interface Recess {
   id: string;
   kind: RoomKind;
   /** Width of a bore, mm; 0 for all else. */
@@ -30,7 +30,7 @@ export function roomsOf(
   { voids, laid }: Pick<Project, 'voids' | 'laid'>,
   ground: Ground,
   reads: readonly LaidPlace[],
-): Room[] {
+): Recess[] {
   const hollows = voids.map((hollow) => {
     const shape = voidShape(hollow);
     const boreMm = hollow.kind === 'cable' ? hollow.boreMm : 0;
@@ -59,7 +59,7 @@ function roomOn(
   boreMm: number,
   [x0, y0, x1, y1]: readonly [number, number, number, number],
   within: (x: number, y: number) => Within,
-): Room {
+): Recess {
   const held = (cell: number, most: number) => Math.min(most, Math.max(0, cell));
   const i0 = held(Math.floor((x0 - originMm[0]) / cellMm) - RIM, across - 1);
   const j0 = held(Math.floor((y0 - originMm[1]) / cellMm) - RIM, deep - 1);
@@ -83,7 +83,11 @@ export const shareWithin = (insideMm: number, cellMm: number): number =>
   Math.min(1, Math.max(0, 0.5 + insideMm / cellMm));
 
 /** A field over a room's window as a lattice of its own. */
-export const windowOf = ({ cellMm, originMm }: Grid, { i0, j0, columns, rows }: Room, values: Float64Array): Grid => ({
+export const windowOf = (
+  { cellMm, originMm }: Grid,
+  { i0, j0, columns, rows }: Recess,
+  values: Float64Array,
+): Grid => ({
   columns,
   rows,
   cellMm,
@@ -94,7 +98,7 @@ export const windowOf = ({ cellMm, originMm }: Grid, { i0, j0, columns, rows }: 
 /** Calls `visit` for each node of a room's window with its place in the window and on the lattice. */
 export function forEachNode(
   { columns: across }: Grid,
-  { i0, j0, columns, rows }: Room,
+  { i0, j0, columns, rows }: Recess,
   visit: (w: number, node: number) => void,
 ): void {
   for (let j = 0, w = 0; j < rows; j++) for (let i = 0; i < columns; i++, w++) visit(w, (j0 + j) * across + i0 + i);

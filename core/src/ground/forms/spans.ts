@@ -4,7 +4,7 @@ import type { Built } from './compose.ts';
 import { type Beneath, beneaths } from './water.ts';
 
 /** The least room under a span's deck over one thing, and where. */
-export interface Room {
+export interface Clearance {
   overId: string | null;
   over: string;
   roomMm: number;
@@ -17,7 +17,7 @@ export interface SpanRead {
   lengthMm: number;
   fromMm: number;
   toMm: number;
-  rooms: Room[];
+  rooms: Clearance[];
   /** The tightest of them; null for a span off the base. */
   leastMm: number | null;
 }
@@ -37,8 +37,8 @@ export function readSpans(grid: Grid, landforms: readonly Landform[], built: rea
     const ends = built.find(({ id }) => id === form.id)?.ends;
     if (form.kind !== 'span' || !ends) return [];
     const run = runOf(form);
-    const rooms = new Map<string, Room>();
-    let deepest: Room | null = null;
+    const rooms = new Map<string, Clearance>();
+    let deepest: Clearance | null = null;
     const count = Math.max(2, Math.ceil(ends.lengthMm / STEP_MM) + 1);
     for (let k = 0; k < count; k++) {
       const share = k / (count - 1);
