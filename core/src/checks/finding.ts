@@ -10,7 +10,7 @@ import type { Project } from '../project/index.ts';
 import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
-import type { Said } from '../units/quantity.ts';
+import type { Said } from '../units/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 
 export const severities = ['stop', 'warn', 'note'] as const;

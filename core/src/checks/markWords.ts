@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/index.ts';
 import { type Contour, type Item, nameOf } from '../project/index.ts';
-import { mm } from '../units/quantity.ts';
+import { mm } from '../units/index.ts';
 import { type Finding, onGround } from './finding.ts';
 
 export const atItem = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding =>

@@ -1,5 +1,4 @@
-import type { UnitSystem } from '../units/index.ts';
-import { type Said, saidOf, sentence } from '../units/quantity.ts';
+import { type Said, saidOf, sentence, type UnitSystem } from '../units/index.ts';
 import type { Finding } from './finding.ts';
 
 /** What a rule gave, said in metric units; and apart from its figures, where it has any. */

@@ -1,6 +1,6 @@
 import type { VoidRead } from '../ground/index.ts';
 import type { Void } from '../project/index.ts';
-import { mm } from '../units/quantity.ts';
+import { mm } from '../units/index.ts';
 import type { PlanView } from './finding.ts';
 
 export const place = ([x, y]: readonly [number, number]) => `${mm(x, 0)} across, ${mm(y, 0)} away`;

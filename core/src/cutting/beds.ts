@@ -1,3 +1,4 @@
+/** Sheets, slices and offcuts as beds to lay pieces on. */
 import { boundsOf, type Ring, ringSize } from '../geometry/index.ts';
 import type { Bed } from '../nest/index.ts';
 import { type Offcut, type Project, type Sheet, sheetMm, slicesOf } from '../project/index.ts';

@@ -1,3 +1,4 @@
+/** Everything about cutting a stack: pieces, layout, what is left, minutes by tool. */
 import { type Polygon, type Ring, ringSize } from '../geometry/index.ts';
 import type { Layer, SheetsUsed } from '../layers/index.ts';
 import { createSearch, grown, laidOut, type NestProblem, type Placed, turnsOf } from '../nest/index.ts';

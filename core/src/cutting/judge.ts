@@ -1,3 +1,4 @@
+/** What is wrong with pieces as they lie: overlaps and gaps to others and to the edge, by exact polygons. */
 import {
   boundsOf,
   cutRings,

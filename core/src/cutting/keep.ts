@@ -1,3 +1,4 @@
+/** A layout as a project keeps it, and back. */
 import { createSearch, type Placed } from '../nest/index.ts';
 import { keepLayout, type NestPlace, type Project } from '../project/index.ts';
 import type { Cutting, NestJob } from './cutting.ts';

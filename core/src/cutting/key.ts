@@ -1,3 +1,4 @@
+/** A key of what a layout is of. */
 import type { Ring } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
 import type { CutPiece } from './piece.ts';

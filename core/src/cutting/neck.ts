@@ -1,3 +1,4 @@
+/** The narrowest neck and the tightest inside corner of a piece, mm, by offsetting (bisection; closing). */
 import {
   cutRings,
   growRings,

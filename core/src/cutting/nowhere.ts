@@ -1,3 +1,4 @@
+/** Why a piece fits on no bed, and by how much. */
 import { boundsOf, convexHull, type Point, type Ring } from '../geometry/index.ts';
 import type { StockBed } from './beds.ts';
 

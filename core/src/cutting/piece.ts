@@ -1,3 +1,4 @@
+/** Shapes of pieces and seams. */
 import type { Point, Polygon } from '../geometry/index.ts';
 import type { Neck } from './neck.ts';
 

@@ -1,3 +1,4 @@
+/** Cuts layers into pieces: connected parts, straightened (Douglas-Peucker), split by seams where no sheet holds them. */
 import { type Polygon, polygonArea, polygonOutline, straightened } from '../geometry/index.ts';
 import type { Layer } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';

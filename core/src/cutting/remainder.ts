@@ -1,3 +1,4 @@
+/** What is left of a sheet as offcuts: the difference, opened by a disc of the least width. */
 import {
   boundsOf,
   clipToConvex,

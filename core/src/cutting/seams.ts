@@ -1,3 +1,4 @@
+/** Where a piece too large for a sheet is split. */
 import {
   boundsOf,
   cutRings,

@@ -1,3 +1,4 @@
+/** Kerf, pace and minutes of cutting tools. */
 import { kerfOf, labour } from '../materials/index.ts';
 import { type CutTool, cutTools, type Project } from '../project/index.ts';
 import { type Range, scaleRange } from '../units/index.ts';

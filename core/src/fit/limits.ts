@@ -1,6 +1,5 @@
 import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
-import type { UnitSystem } from '../units/index.ts';
-import { grams, mm, type Said, saidOf, sentence } from '../units/quantity.ts';
+import { grams, mm, type Said, saidOf, sentence, type UnitSystem } from '../units/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import type { Mass } from './mass.ts';
 

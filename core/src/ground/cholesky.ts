@@ -1,3 +1,6 @@
+/**
+ * Cholesky's factorisation of a banded symmetric positive matrix and the solution by it: for the coarsest lattice of the multigrid hierarchy.
+ */
 import { REACH } from './creases.ts';
 import type { Stiffness } from './stiffness.ts';
 

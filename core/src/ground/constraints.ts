@@ -1,3 +1,7 @@
+/**
+ * The linear constraints that lines and spots put on a lattice (pins: a weighted mean of up to four nodes has a height, mm), and where lines
+ * cross its edges. Linear between the two nodes of a crossed edge, bilinear inside a cell.
+ */
 import { type Grid, lineLength, type Point } from '../geometry/index.ts';
 import type { ShapeLine } from './shapeLines.ts';
 

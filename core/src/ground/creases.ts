@@ -1,3 +1,4 @@
+/** The bending and tension stencils of a lattice row by row, left out across creases (rims of flats, folds) and cuts. */
 import type { Constraints } from './constraints.ts';
 
 /** A row of the stiffness touches nodes at most two steps away: a window of five by five. */

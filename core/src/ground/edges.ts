@@ -1,3 +1,4 @@
+/** Brings a ground, mm, to the profiles that the sides of a tile wear, blending into the land over the banks beyond. */
 import type { Grid } from '../geometry/index.ts';
 import {
   type Base,

@@ -1,3 +1,4 @@
+/** Fills a ground from its edge inwards (priority flood): where water would stand, and the way it comes. */
 import { type Grid, insideRing, type Ring } from '../geometry/index.ts';
 
 /** A grid filled from its edge inwards. */

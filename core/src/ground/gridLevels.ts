@@ -1,3 +1,7 @@
+/**
+ * The hierarchy of lattices for multigrid: constraints, regions and held nodes on each, by coarsening to twice the cell; and the operators on
+ * them.
+ */
 import type { Grid } from '../geometry/index.ts';
 import { factorOf } from './cholesky.ts';
 import {

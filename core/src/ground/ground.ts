@@ -1,3 +1,6 @@
+/**
+ * From lines, spots and landforms to the finished ground, a field of heights in mm on a lattice: solved, rounded over, built upon, measured.
+ */
 import {
   coverageOf,
   type Grid,

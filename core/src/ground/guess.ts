@@ -1,3 +1,4 @@
+/** Which nodes of a ground nothing tells the height of, and how much of the base that is. */
 import { type Grid, insideRing, type Ring } from '../geometry/index.ts';
 import type { Regions } from './regions.ts';
 

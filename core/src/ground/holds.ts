@@ -1,3 +1,4 @@
+/** Where an item makes the ground along a section, so that it can be raised there: by looking each item up under the line. */
 import { insideRing, lineLength, type Point, type Ring } from '../geometry/index.ts';
 import { heightParts, type Item, isClosed, isThing, runOf } from '../project/index.ts';
 

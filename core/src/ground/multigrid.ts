@@ -1,12 +1,11 @@
-import { type Factor, solveBy } from './cholesky.ts';
-import { type Spectrum, smallestOf } from './spectrum.ts';
-import { applyStiffness, type Stiffness, sweepOwnRows, sweepPairs, sweepTwice } from './stiffness.ts';
-import { prolongate, restrict, type Transfer } from './transfer.ts';
-
 /**
  * Least bending with constraints as a linear system, solved by conjugate gradients preconditioned with a symmetric multigrid V-cycle
  * (Gauss-Seidel smoothing, block Gauss-Seidel on pairs that a constraint ties, bilinear transfer, Cholesky on the coarsest lattice).
  */
+import { type Factor, solveBy } from './cholesky.ts';
+import { type Spectrum, smallestOf } from './spectrum.ts';
+import { applyStiffness, type Stiffness, sweepOwnRows, sweepPairs, sweepTwice } from './stiffness.ts';
+import { prolongate, restrict, type Transfer } from './transfer.ts';
 
 /** One lattice of the hierarchy, finest first, each of twice the cell of the one before: its stiffness, its held nodes and room to work in. */
 export interface MultigridLevel {

@@ -1,3 +1,4 @@
+/** The highest and lowest places of a ground, mm, each once. */
 import { type Grid, insideRing, type Point, type Ring } from '../geometry/index.ts';
 
 /** A height and where it is. */

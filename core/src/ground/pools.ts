@@ -1,3 +1,4 @@
+/** Low ground from which water cannot run off the base: by priority flood. Levels in mm, areas in mm2, volumes in ml. */
 import type { Grid, Point, Ring } from '../geometry/index.ts';
 import { flood, thinnedTo } from './flood.ts';
 

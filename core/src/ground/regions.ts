@@ -1,3 +1,4 @@
+/** Parts a lattice into the regions that lines bound (flood fill) and gives each the rule by which its heights are known. */
 import { type Grid, insideRing, type Point, ringArea } from '../geometry/index.ts';
 import { type Constraints, edgeEnds } from './constraints.ts';
 import type { ShapeLine } from './shapeLines.ts';

@@ -1,3 +1,4 @@
+/** Takes a solved ground up again after a small change: a window round it with its rim held, or a few steps over the whole lattice. */
 import type { Grid } from '../geometry/index.ts';
 import { type Constraints, constraintsOf } from './constraints.ts';
 import { FLAT, type Regions } from './regions.ts';

@@ -1,3 +1,4 @@
+/** The marks and cliffs of a project as polylines with heights (mm) for the solver, and which of them changed. */
 import { boundsOf, insideRing, offsetLine, type Point, type Ring } from '../geometry/index.ts';
 import { type Item, isClosed, type Landform, type Mark, runOf } from '../project/index.ts';
 

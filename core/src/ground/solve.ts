@@ -1,3 +1,7 @@
+/**
+ * Least bending through all lines and spots by full multigrid: coarse to fine, each lattice starting from the last, with regions drawn
+ * straighter (tension) where they pass their lines.
+ */
 import type { Grid } from '../geometry/index.ts';
 import type { Constraints } from './constraints.ts';
 import {

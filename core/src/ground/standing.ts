@@ -1,3 +1,7 @@
+/**
+ * How a round base stands on the ground: the tilt of the least-squares plane under it, degrees, and the farthest that the ground strays from
+ * it, mm.
+ */
 import { type Grid, heightAt, insideRing, type Ring } from '../geometry/index.ts';
 import { thinnedTo } from './flood.ts';
 

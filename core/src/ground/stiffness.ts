@@ -1,3 +1,7 @@
+/**
+ * The stiffness matrix of least bending (13-point stencil of the biharmonic operator, 5-point of tension, rows of their own near edges,
+ * creases and constraints), its products and Gauss-Seidel sweeps.
+ */
 import type { Constraints } from './constraints.ts';
 import { addBending, addTension, type Creased, inWindow, REACH, specialNodes, WINDOW } from './creases.ts';
 

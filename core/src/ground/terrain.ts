@@ -1,3 +1,7 @@
+/**
+ * A grid of heights laid over the base (bilinear), and bent to lines and spots by screened springs (successive over-relaxation). Heights in
+ * mm.
+ */
 import { type Grid, insideRing, smoothed, withValues } from '../geometry/index.ts';
 import { readHeights, type Terrain } from '../project/index.ts';
 import { type Constraints, constraintsOf } from './constraints.ts';

@@ -1,3 +1,4 @@
+/** Prolongation and restriction between a lattice and the one of twice its cell, aware of folds. */
 import type { Creased } from './creases.ts';
 
 /**

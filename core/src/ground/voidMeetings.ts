@@ -1,3 +1,4 @@
+/** Where hollows run into one another or lie too near, by their fields. */
 import type { Grid, Point } from '../geometry/index.ts';
 import { nameOf, type Void } from '../project/index.ts';
 import { placeIn, type VoidField } from './voids.ts';

@@ -1,3 +1,4 @@
+/** What hollows come to: where they open, how thin their roofs are, how much they hold. */
 import { type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
 import { nameOf, runOf, type Void } from '../project/index.ts';
 import { nearestOn } from './forms/water.ts';

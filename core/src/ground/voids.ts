@@ -1,3 +1,4 @@
+/** Floors and roofs of hollows under the ground, mm above the board, as fields on a lattice. */
 import { boundsOf, type Grid, insideRing, type Point, type Ring } from '../geometry/index.ts';
 import { runOf, type Void } from '../project/index.ts';
 import { nearestOn } from './forms/water.ts';

@@ -1,3 +1,4 @@
+/** Flow accumulation and the topographic wetness index of a ground. */
 import type { Grid, Ring } from '../geometry/index.ts';
 import { type Flood, flood, thinnedTo } from './flood.ts';
 

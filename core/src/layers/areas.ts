@@ -1,3 +1,4 @@
+/** Parts the base into areas that are built in ways of their own: by outline, zone or slope, cell by cell. */
 import { distanceTo, forEachCell, type Grid, heightAt, insideRing, smoothed, withValues } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { nearestOn } from '../ground/index.ts';

@@ -1,3 +1,4 @@
+/** Where foam lies deep under the faces of a stack: the foam target eroded by a ball of the cover, mm. */
 import { type Grid, insideRing, type Ring, withValues } from '../geometry/index.ts';
 import { nearestOn, thinnedTo } from '../ground/index.ts';
 import { sampledOn } from './areas.ts';

@@ -1,3 +1,4 @@
+/** Places for dowels between two layers: the two corners farthest apart of what both share, shrunk by the margin. */
 import {
   boundsOf,
   growRings,

@@ -1,3 +1,4 @@
+/** Outlines of layers: isolines of the foam target at the heights where each is cut. */
 import {
   clipRings,
   footprints,

@@ -1,3 +1,4 @@
+/** Cut-outs inside layers under a wall of foam, by offsets of footprints. */
 import {
   boundsOf,
   cutRings,

@@ -1,3 +1,4 @@
+/** How laid-in things stand in the ground: their beds and what they take of it. */
 import { boundsOf, forEachCell, heightAt, insideRing, ringArea } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { type Catalogue, shippedCatalogue } from '../materials/index.ts';

@@ -1,3 +1,7 @@
+/**
+ * A stack measured: every layer with outlines, cut-outs, areas (mm2), volumes (ml) and what is done to it, so that foam cut less carving less
+ * cut-outs is the foam left.
+ */
 import {
   cutRings,
   type Grid,

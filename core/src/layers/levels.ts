@@ -1,3 +1,4 @@
+/** What is to be done at each level that something asks for: carve or fill so many mm, from the joints of a stack. */
 import { boundsOf, type Grid, heightAt, insideRing, outlineHeight, type Point, type Ring } from '../geometry/index.ts';
 import { type Built, treadsOf } from '../ground/index.ts';
 import { type Tolerance, toleranceOf } from '../materials/index.ts';

@@ -1,3 +1,4 @@
+/** What parts of a layer are cut from, where sheets may lie only in places. */
 import {
   cutRings,
   fitsSheet,

@@ -1,3 +1,4 @@
+/** Depth of paste over a stack, square to the surface, mm: cell by cell from ground, target and foam, as a histogram. */
 import { type Grid, outlineHeight } from '../geometry/index.ts';
 import type { AreaMap } from './areas.ts';
 

@@ -1,3 +1,4 @@
+/** What hollows and laid-in things take of foam, fill and skin, ml: node by node. */
 import type { Grid } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { AreaMap } from './areas.ts';

@@ -1,3 +1,4 @@
+/** What is done to one layer for a hollow or laid-in thing that reaches into it. */
 import { footprints, type Grid, type Ring, ringsOf } from '../geometry/index.ts';
 import { laidKinds } from '../project/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';

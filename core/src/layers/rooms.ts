@@ -1,3 +1,4 @@
+/** Room kept free of foam and paste, on windows of the lattice. */
 import { boundsOf, type Grid, insideRing, type Ring } from '../geometry/index.ts';
 import { type Ground, nearestOn, voidShape, type Within } from '../ground/index.ts';
 import { type Laid, laidKinds, type Project, runOf, type Void, voidKinds } from '../project/index.ts';

@@ -1,3 +1,4 @@
+/** Ground, target and foam along a line, sampled. */
 import { type Grid, heightAt, insideRing, type Point, type Polygon, type Ring, ringsOf } from '../geometry/index.ts';
 import { areaAt } from './areas.ts';
 import { foamTopAt } from './levels.ts';

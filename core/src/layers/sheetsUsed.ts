@@ -1,3 +1,4 @@
+/** How many sheets of each kind a stack takes, by area over the part of a sheet that becomes pieces. */
 import type { Project } from '../project/index.ts';
 import { offcutArea, type StockClass } from '../stack/index.ts';
 

@@ -1,3 +1,4 @@
+/** From ground and shed to the model in which stacks are chosen: curves of heights by area, stock, weights, limits. */
 import { forEachCell, type Grid, type Hypsometry, hypsometryOf } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { catalogueOf, glueOf } from '../materials/index.ts';

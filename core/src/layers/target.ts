@@ -1,3 +1,4 @@
+/** The foam target: the ground less its skin, and its curve of heights. */
 import { type Grid, type Hypsometry, hypsometryOf, volumeAbove, withValues } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { toEnd } from '../kernel/index.ts';

@@ -1,3 +1,4 @@
+/** Paste of a stack zone by zone: volumes (ml) that add up to the stack's, depths (mm) with their areas. */
 import type { Grid } from '../geometry/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import type { Land, LayerPlan } from './layers.ts';

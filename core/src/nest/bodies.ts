@@ -1,3 +1,7 @@
+/**
+ * Pieces as polygons that shift and turn by small steps, and the contacts between them (nearest corner and edge), for compaction. Lengths in
+ * mm, angles in radians.
+ */
 import { boundsOf, type Point, type Ring } from '../geometry/index.ts';
 import { grown, laidOut, type NestProblem, type Placed } from './problem.ts';
 

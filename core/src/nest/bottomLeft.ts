@@ -1,3 +1,4 @@
+/** Bottom-left placement on the lattice of a bed: the leftmost, then lowest position that no-fit maps leave free. */
 import type { BitMap } from './noFit.ts';
 import type { Maps, Position } from './positions.ts';
 import type { Variant } from './problem.ts';

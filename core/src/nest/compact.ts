@@ -1,3 +1,7 @@
+/**
+ * Compaction of a finished layout: the wall of the strip comes in by small steps while contacts push pieces apart (position-based relaxation),
+ * until it no longer goes.
+ */
 import { meetRings, ringArea } from '../geometry/index.ts';
 import { type Body, bodyOf, type Contact, contactsOf, lie, NEAR_MM, placeOf, type Walls } from './bodies.ts';
 import type { Placed, Prepared } from './problem.ts';

@@ -1,3 +1,4 @@
+/** Moves of the search: a position by chance, a disturbed layout, pieces pushed together on the lattice. */
 import { firstFree } from './bottomLeft.ts';
 import type { Maps, Position } from './positions.ts';
 

@@ -1,3 +1,4 @@
+/** Overlap of pieces at candidate positions, weighted by pair, read from no-fit maps: what the separation makes least. */
 import { deepened, type NoFit } from './noFit.ts';
 import type { Maps, Position } from './positions.ts';
 import type { Variant } from './problem.ts';

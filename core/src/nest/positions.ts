@@ -1,3 +1,4 @@
+/** Candidate positions of pieces on the lattices of beds, and maps of where they may not lie, kept once made. */
 import { type BitMap, bitsOf, type NoFit, noFitOf } from './noFit.ts';
 import type { Prepared, Variant } from './problem.ts';
 

@@ -1,3 +1,7 @@
+/**
+ * A nesting problem (pieces with turns, beds, gap and margin in mm) and what is made ready of it: rasters of every turn and the ground of
+ * every bed.
+ */
 import {
   boundsOf,
   growRings,

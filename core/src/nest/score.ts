@@ -1,3 +1,4 @@
+/** What a layout comes to, compared figure by figure: left over, bought, sheets, reach on the last one. */
 import { boundsOf, polygonArea } from '../geometry/index.ts';
 import type { Position } from './positions.ts';
 import { type Bed, laidOut, type NestProblem, type Placed, type Prepared } from './problem.ts';

@@ -1,3 +1,7 @@
+/**
+ * The search for a layout: bottom-left packings, then a strip that is shrunk and separated again and again (guided local search over
+ * overlaps), then compaction.
+ */
 import { uniformFrom } from '../units/index.ts';
 import { layInOrder, type Order } from './bottomLeft.ts';
 import { compact } from './compact.ts';

@@ -1,3 +1,6 @@
+/**
+ * Separation: pieces that overlap move to positions of less weighted overlap until none is left (overlap minimisation with growing weights).
+ */
 import { fits } from './moves.ts';
 import { look, type Overlaps, overlapAt, overlapOf, pairOf } from './overlaps.ts';
 import type { Maps, Position } from './positions.ts';

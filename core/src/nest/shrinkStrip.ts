@@ -1,3 +1,4 @@
+/** Shrinks the strip that a layout takes, or closes its last sheet, and separates what no longer fits. */
 import { anywhere, disturb, pushed } from './moves.ts';
 import { overlapsOf } from './overlaps.ts';
 import type { Maps, Position } from './positions.ts';

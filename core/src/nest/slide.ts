@@ -1,3 +1,7 @@
+/**
+ * Slides pieces of a layout together, left, aslant and down, each until it touches: sweeps over corners in the order of their heights. Lengths
+ * in mm.
+ */
 import { boundsOf, type Point, type Ring } from '../geometry/index.ts';
 import { grown, laidOut, type NestProblem, type Placed, type Prepared } from './problem.ts';
 

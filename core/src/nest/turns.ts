@@ -1,3 +1,4 @@
+/** The turns in which a piece may be laid, degrees: steps all round, half turns, or quarter turns and those at which its hull lies well. */
 import { boundsOf, convexHull, type Point, type Ring, ringSize } from '../geometry/index.ts';
 
 /** How pieces may be turned on a sheet. */

@@ -1,3 +1,4 @@
+/** The cheapest stack: shortest path over the joints by labels with dominance, under limits on stock and totals. Costs in minutes. */
 import { areaAbove } from '../geometry/index.ts';
 import type { Graph, Node } from './graph.ts';
 import { boughtFor, type End, type StackModel, type Step, totalsOf, usedOf } from './model.ts';

@@ -1,3 +1,4 @@
+/** The trade-off front of stacks over several criteria: labels with dominance, thinned where they grow too many. */
 import { scarcePools } from './cheapest.ts';
 import type { Graph } from './graph.ts';
 import { type Step, type Totals, totalsOf } from './model.ts';

@@ -1,3 +1,6 @@
+/**
+ * The joints that stacks can reach as nodes, and every layer that may be laid between two as an edge: an acyclic graph from the board up.
+ */
 import { LEVEL_STEP_MM } from '../geometry/index.ts';
 import { type End, endAt, layOn, type StackModel, type Step } from './model.ts';
 import { type Option, sliceOf } from './stock.ts';

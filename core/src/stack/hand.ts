@@ -1,3 +1,4 @@
+/** A stack written down by hand, laid layer by layer from the board. */
 import type { HandLayer } from '../project/index.ts';
 import { layOn, type StackModel, type Step } from './model.ts';
 import { optionFor } from './stock.ts';

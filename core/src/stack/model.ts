@@ -1,3 +1,7 @@
+/**
+ * What a layer costs where it lies: areas and volumes from the curve of heights, for every class of stock. Areas in mm2, volumes in ml,
+ * heights in mm.
+ */
 import { areaAbove, type Hypsometry, outlineHeight, volumeAbove } from '../geometry/index.ts';
 import type { Option, StockClass, Wire } from './stock.ts';
 

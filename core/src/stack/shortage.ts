@@ -1,3 +1,4 @@
+/** What the shed lacks for a stack, and the joints nearest to a height. */
 import { LEVEL_STEP_MM } from '../geometry/index.ts';
 import { cheapest, type Weights } from './cheapest.ts';
 import { type Graph, graphOf } from './graph.ts';

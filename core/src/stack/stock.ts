@@ -1,3 +1,4 @@
+/** Sheets and offcuts as classes of stock, and the options to lay a layer from them: whole, in pairs, sliced by wire. */
 import { LEVEL_STEP_MM, ringArea } from '../geometry/index.ts';
 import { catalogueOf, stuffOf } from '../materials/index.ts';
 import {

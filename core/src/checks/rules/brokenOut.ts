@@ -1,6 +1,6 @@
 import type { Opening } from '../../ground/index.ts';
 import type { Void } from '../../project/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import { onGround, type Rule } from '../finding.ts';
 import { each, place } from '../voidWords.ts';
 

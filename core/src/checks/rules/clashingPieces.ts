@@ -1,4 +1,4 @@
-import { mm2 } from '../../units/quantity.ts';
+import { mm2 } from '../../units/index.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
 

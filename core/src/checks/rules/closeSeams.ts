@@ -1,4 +1,4 @@
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Rule } from '../finding.ts';
 

@@ -1,5 +1,5 @@
 import { type Contour, nameOf } from '../../project/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour, where } from '../markWords.ts';
 import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';

@@ -1,4 +1,4 @@
-import { mm2 } from '../../units/quantity.ts';
+import { mm2 } from '../../units/index.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
 

@@ -1,4 +1,4 @@
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 
 /** A spot where paste lies deeper than the coats that the rest of the ground needs will bear. */

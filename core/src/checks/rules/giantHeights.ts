@@ -1,5 +1,5 @@
 import { baseSize, nameOf } from '../../project/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem } from '../markWords.ts';
 

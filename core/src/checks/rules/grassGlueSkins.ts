@@ -1,4 +1,4 @@
-import { mm2 } from '../../units/quantity.ts';
+import { mm2 } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 
 /** Grass glue that would skin over before all of its ground is covered. */

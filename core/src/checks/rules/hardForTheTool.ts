@@ -1,5 +1,5 @@
 import { toolLimits } from '../../cutting/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
 

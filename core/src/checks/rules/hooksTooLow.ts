@@ -1,4 +1,4 @@
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 
 /** A piece on a wall whose hooks lie under its centre of gravity. */

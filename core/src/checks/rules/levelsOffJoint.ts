@@ -1,5 +1,5 @@
 import { levelName, sayWork } from '../../layers/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Finding, Rule } from '../finding.ts';
 
 /** No sheet is thinner, mm. */

@@ -1,6 +1,6 @@
 import { lineLength } from '../../geometry/index.ts';
 import { nameOf, runOf } from '../../project/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 import { atItem, isContour } from '../markWords.ts';
 

@@ -1,5 +1,5 @@
 import type { Breach } from '../../fit/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Finding, Rule } from '../finding.ts';
 
 const out: Readonly<Record<Breach['side'], { where: string; remedy: string }>> = {

@@ -1,4 +1,4 @@
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 
 /** More coats than this of one paste are a sign that foam is missing. */

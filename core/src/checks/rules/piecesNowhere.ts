@@ -1,5 +1,5 @@
 import { bedName } from '../../cutting/index.ts';
-import { mm, mm2 } from '../../units/quantity.ts';
+import { mm, mm2 } from '../../units/index.ts';
 import { onCutting } from '../cutWords.ts';
 import type { Finding, Rule } from '../finding.ts';
 

@@ -1,5 +1,5 @@
 import { nameOf } from '../../project/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import { onGround, type Rule } from '../finding.ts';
 
 /** A thing laid on ground so uneven that it would rock, or stand in the air on one side. */

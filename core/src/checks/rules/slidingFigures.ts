@@ -1,4 +1,4 @@
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Finding, Rule } from '../finding.ts';
 
 /** Figures that would slide, rock or reach over the edge. */

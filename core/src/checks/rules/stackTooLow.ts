@@ -3,7 +3,7 @@ import { levelName } from '../../layers/index.ts';
 import { catalogueOf } from '../../materials/index.ts';
 import { fillPasteOf, type Project } from '../../project/index.ts';
 import type { StockClass } from '../../stack/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 import { lackOf } from '../stackWords.ts';
 

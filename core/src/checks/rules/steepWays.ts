@@ -1,5 +1,5 @@
 import { nameOf } from '../../project/index.ts';
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import { onGround, type Rule } from '../finding.ts';
 import { sayGradient } from '../words.ts';
 

@@ -1,4 +1,4 @@
-import { mm } from '../../units/quantity.ts';
+import { mm } from '../../units/index.ts';
 import { onGround, type Rule } from '../finding.ts';
 import { each, place } from '../voidWords.ts';
 
