@@ -16,7 +16,10 @@ const draftCell = (widthMm: number, depthMm: number, nodes: number) =>
 /** A draft has about this many nodes, whatever the base, unless asked for otherwise. */
 export const DRAFT_NODES = 2600;
 
-/** Works out drafts one after another, keeping the solved lines so that a landform that is dragged costs only its own building. */
+/**
+ * Works out drafts one after another, keeping the solved lines so that a landform that is dragged costs only its own building. Not by the
+ * kernel's stages: noting what is read, point by point, takes it 3 to 6 ms, half a draft.
+ */
 export function createDrafter(): (project: Project, nodes?: number) => Draft {
   let solved: Solved | undefined;
   return (project, nodes = DRAFT_NODES) => {
