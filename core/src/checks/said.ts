@@ -1,18 +1,10 @@
-import { type Said, saidOf, sentence, type UnitSystem } from '../units/index.ts';
+import { inWords, sentence, type UnitSystem } from '../units/index.ts';
 import type { Finding } from './finding.ts';
 
 /** What a rule gave, said in metric units; and apart from its figures, where it has any. */
 export function withWords(finding: Finding): Finding {
-  const [place, message, remedy] = [finding.place, finding.message, finding.remedy].map(saidOf);
-  const metric = (said: Said) => sentence(said, 'metric');
-  const figures = message.quantities.length + remedy.quantities.length > 0;
-  return {
-    ...finding,
-    place: metric(place),
-    message: metric(message),
-    remedy: metric(remedy),
-    ...(figures && { said: { message, remedy } }),
-  };
+  const { metric, said } = inWords({ message: finding.message, remedy: finding.remedy });
+  return { ...finding, ...metric, ...inWords({ place: finding.place }).metric, ...(said && { said }) };
 }
 
 /** A finding's sentences in the builder's units. */

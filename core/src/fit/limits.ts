@@ -1,5 +1,5 @@
 import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
-import { grams, mm, type Said, saidOf, sentence, type UnitSystem } from '../units/index.ts';
+import { grams, inWords, mm, type Said, sentence, type UnitSystem } from '../units/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import type { Mass } from './mass.ts';
 
@@ -119,20 +119,14 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
   return [...reads, ...rules.map((rule) => ruleRead(project, reached, rule))];
 }
 
-/** A limit as the report has it: said in metric units, and apart from its figures, where it has any. */
+/** A limit as the report keeps it: its sentences in metric units, and their words and figures apart where there are any. */
 export interface LimitWritten extends LimitRead {
   said?: { text: Said; why: Said };
 }
 
 export function limitWritten(read: LimitRead): LimitWritten {
-  const [text, why] = [saidOf(read.text), saidOf(read.why)];
-  const figures = text.quantities.length + why.quantities.length > 0;
-  return {
-    ...read,
-    text: sentence(text, 'metric'),
-    why: sentence(why, 'metric'),
-    ...(figures && { said: { text, why } }),
-  };
+  const { metric, said } = inWords({ text: read.text, why: read.why });
+  return { ...read, ...metric, ...(said && { said }) };
 }
 
 /** A limit's sentences in the builder's units. */

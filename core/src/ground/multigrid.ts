@@ -4,7 +4,8 @@
  */
 import { type Factor, solveBy } from './cholesky.ts';
 import { type Spectrum, smallestOf } from './spectrum.ts';
-import { applyStiffness, type Stiffness, sweepOwnRows, sweepPairs, sweepTwice } from './stiffness.ts';
+import type { Stiffness } from './stiffness.ts';
+import { applyStiffness, sweepOwnRows, sweepPairs, sweepTwice } from './sweeps.ts';
 import { prolongate, restrict, type Transfer } from './transfer.ts';
 
 /** One lattice of the hierarchy, finest first, each of twice the cell of the one before: its stiffness, its held nodes and room to work in. */

@@ -1,7 +1,7 @@
 export * from './amount.ts';
 export * from './chance.ts';
 export * from './measures.ts';
-export { grams, mm, mm2, type Said, saidOf, sentence } from './quantity.ts';
+export { grams, inWords, mm, mm2, type Said, saidOf, sentence } from './quantity.ts';
 export * from './readNumber.ts';
 export * from './result.ts';
 export * from './round.ts';

@@ -42,3 +42,13 @@ export function sentence({ text, quantities }: Said, system: UnitSystem): string
     return one ? formatMeasure(one.kind, one.value, system, one.digits) : gap;
   });
 }
+
+/** Sentences said in metric units, and apart from their figures (null where they have none). */
+export function inWords<Key extends string>(
+  sentences: Readonly<Record<Key, string>>,
+): { metric: Record<Key, string>; said: Record<Key, Said> | null } {
+  const keys = Object.keys(sentences) as Key[];
+  const said = Object.fromEntries(keys.map((key) => [key, saidOf(sentences[key])])) as Record<Key, Said>;
+  const metric = Object.fromEntries(keys.map((key) => [key, sentence(said[key], 'metric')])) as Record<Key, string>;
+  return { metric, said: keys.some((key) => said[key].quantities.length > 0) ? said : null };
+}
