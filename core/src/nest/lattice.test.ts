@@ -1,5 +1,6 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { boundsOf, type Polygon, polygonArea, polygonOutline } from '../geometry/index.ts';
+import { boundsOf, type Point, type Polygon, polygonArea, polygonOutline, type Ring } from '../geometry/index.ts';
 import { cutUp } from '../testing/cutUp.ts';
 import { commonArea } from '../testing/judge.ts';
 import { bitsOf, deepened, noFitOf } from './noFit.ts';
@@ -150,6 +151,42 @@ describe('how far a shape can be pushed', () => {
       ] as const,
     ];
     expect(wayTo(at(60, 15), u)).toBeCloseTo(50, 9);
+  });
+
+  it('is that of every corner against every edge, whatever the shapes and however many rings', () => {
+    // Stars with whole-number corners too, so that corners lie level with one another and with the ends of edges.
+    const star = fc
+      .tuple(fc.array(fc.integer({ min: 3, max: 20 }), { minLength: 3, maxLength: 14 }), fc.boolean())
+      .map(([radii, whole]) =>
+        radii.map((r, k): Point => {
+          const turn = (2 * Math.PI * k) / radii.length;
+          const at: Point = [r * Math.cos(turn), r * Math.sin(turn)];
+          return whole ? [Math.round(at[0]), Math.round(at[1])] : at;
+        }),
+      );
+    const shape = fc.array(star, { minLength: 1, maxLength: 3 });
+    fc.assert(
+      fc.property(shape, shape, fc.integer({ min: -25, max: 25 }), (still, loose, dy) => {
+        const moving = loose.map((ring) => ring.map(([x, y]): Point => [x + 60, y + dy]));
+        let least = Number.POSITIVE_INFINITY;
+        const meet = (corners: readonly Ring[], edges: readonly Ring[], sign: 1 | -1) => {
+          for (const ring of edges)
+            ring.forEach((to, k) => {
+              const from = ring[(k + ring.length - 1) % ring.length];
+              if (sign * (to[1] - from[1]) <= 0) return;
+              for (const [x, y] of corners.flat()) {
+                const t = (y - from[1]) / (to[1] - from[1]);
+                if (y < Math.min(from[1], to[1]) || y > Math.max(from[1], to[1])) continue;
+                least = Math.min(least, sign * (x - from[0] - t * (to[0] - from[0])));
+              }
+            });
+        };
+        meet(moving, still, 1);
+        meet(still, moving, -1);
+        if (least === Number.POSITIVE_INFINITY) expect(wayTo(moving, still)).toBe(least);
+        else expect(wayTo(moving, still)).toBeCloseTo(least, 9);
+      }),
+    );
   });
 
   it('slides up a slope that is in its way, and never into it (polygon-clipping)', () => {
