@@ -152,7 +152,7 @@ export function* solvedOf(
     near && before.free
       ? yield* resolveNear({ grid: before.grid, ...before.free }, lines, pins, regions, box)
       : yield* solveGround(lattice, lines, pins, regions);
-  const grid = withValues(lattice, roundedOver(surface.z, regions));
+  const grid = withValues(lattice, roundedOver(surface.z, regions, lattice.columns));
   return { grid, lines, free: { surface, regions }, near, terrain, over };
 }
 

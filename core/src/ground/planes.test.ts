@@ -227,14 +227,45 @@ describe('no false flats, overshoots or bumps', () => {
     const [u, v] = [(x - 150) / 65, (y - 100) / 60];
     return Math.max(0, 60 - 15 * (u * u - 1) ** 2 - 10 * v * v + 3 * u);
   };
-  // Errors inside: before 0.07, 0.35, 1.44 mm, now 0.11, 0.34, 1.18. Below the lowest contour: before 1.9, 4.4 mm, now 0.3, 1.3.
+  const cone = (x: number, y: number) => Math.max(0, 70 - 0.6 * Math.hypot(x - 210, y - 148.5));
+  const wave = (x: number, y: number) => {
+    const r = Math.min(1, Math.hypot(x - 210, y - 148.5) / 130);
+    return 35 * (1 + Math.cos(Math.PI * r));
+  };
+  const uneven = (x: number, y: number) =>
+    80 * Math.exp(-((x - 130) ** 2 + (y - 148.5) ** 2) / 5000) +
+    60 * Math.exp(-((x - 290) ** 2 + (y - 148.5) ** 2) / 5000);
+  // Errors inside: before 0.07, 0.35, 1.44 mm, now 0.11, 0.34, 1.18. Below the lowest contour: before 2.0, 3.7, 6.4 mm, now 0.53, 0.79, 0.72.
   it.each([
-    [5, 0.13, 0.5],
-    [10, 0.38, 1.5],
-    [20, 1.4, Number.POSITIVE_INFINITY],
+    [5, 0.13, 0.7],
+    [10, 0.38, 1],
+    [20, 1.4, 1],
   ])('two peaks with a saddle, contours every %i mm', (step, inside, below) => {
-    expect(errorsOf(two, 420, 297, step).inside).toBeLessThan(inside);
-    expect(errorsOf(falls, 300, 200, step).below).toBeLessThan(below);
+    const errors = errorsOf(two, 420, 297, step);
+    expect(errors.inside).toBeLessThan(inside);
+    expect(errors.below).toBeLessThan(below);
+  });
+
+  // Observed, with before in brackets: 1.5 (6.8), 0.8 (2.6), 0.9 (3.7), 0.3 (0.3), 1.3 (1.3) mm. What runs straight to the board and ends
+  // there with a kink, as a cone does, is not told from a bell by lines so far apart: 2.9 (0.8).
+  it.each([
+    ['uneven peaks', uneven, 420, 297, 20, 1.8],
+    ['a wave', wave, 420, 297, 10, 1],
+    ['a wave', wave, 420, 297, 20, 1.2],
+    ['what falls ever more steeply', falls, 300, 200, 5, 0.5],
+    ['what falls ever more steeply', falls, 300, 200, 10, 1.5],
+    ['a cone', cone, 420, 297, 10, 3.2],
+  ] as const)('the foot of %s', (_, z, widthMm, depthMm, step, below) => {
+    expect(errorsOf(z, widthMm, depthMm, step).below).toBeLessThan(below);
+  });
+
+  it('a foot leaves its line with the slope it came with, and comes down to the board', () => {
+    const { grid } = groundOn(420, 297, [circle(210, 148.5, 30, 40), circle(210, 148.5, 60, 20)]);
+    const at = (r: number) => heightAt(grid, 210 + r, 148.5);
+    // The slope on both sides of the line, over 2 mm each: no kink.
+    expect(Math.abs(at(58) - 2 * at(60) + at(62))).toBeLessThan(0.1);
+    for (let r = 60; r < 90; r += 5) expect(at(r) - at(r + 5)).toBeGreaterThan(0.05);
+    expect(at(205)).toBe(0);
   });
 });
 

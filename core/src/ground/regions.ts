@@ -11,6 +11,8 @@ export type Rule =
   | { kind: 'between'; lowMm: number; highMm: number }
   /** Beyond the last line: it goes on the way it came. */
   | { kind: 'open' }
+  /** Round the lowest closed lines of hills: it goes on and runs out softly under the lowest of them (`feet.ts`). */
+  | { kind: 'foot'; heightMm: number; bands: readonly (readonly number[])[] }
   /** Inside the last closed lines: a summit or a hollow that rises above the highest or falls below the lowest of them by less than so much. */
   | { kind: 'cap'; lowMm: number; highMm: number; upMm: number; downMm: number };
 
@@ -59,7 +61,8 @@ const widen = (reach: Reach | undefined, height: number): Reach =>
  * The rule that keeps the ground sensible between lines:
  * - inside a level line, and between two lines of one height of which not all look the same way, the ground is flat at that height;
  * - between lines of different heights it stays between the lowest and the highest of them (and of the spots that lie there);
- * - beyond a last line, and between lines of one height that are all feet or all crests, it goes on the way it came;
+ * - beyond a last line, and between lines of one height that are all feet or all crests, it goes on the way it came; beyond the lowest closed
+ *   lines of hills it runs out softly;
  * - inside a last closed line it does so by less than one interval, since otherwise the builder would have drawn the next line; where spots
  *   or other lines lie inside, it stays between their heights and the line's;
  * - beyond the crest or the foot of a cliff alone it lies at that height.
@@ -242,10 +245,34 @@ function ruleOf(
   if (!border.length) return [{ kind: 'open' }, touching.length === 1];
   // The board goes on as the board.
   if (high <= 0 && !inside) return [{ kind: 'flat', heightMm: 0 }, false];
-  if (patch.atEdge) return [{ kind: 'open' }, !inside];
+  if (patch.atEdge)
+    return [inside ? { kind: 'open' } : (footOf(patch, border, lines, patches) ?? { kind: 'open' }), !inside];
   if (inside) return [between, false];
   const step = Math.min(...border.map(([k]) => intervals[k]));
   return [{ kind: 'cap', lowMm: low, highMm: high, upMm: step, downMm: Math.min(step, OVER_THE_BOARD * low) }, true];
+}
+
+/** The rule of a patch that runs out round hills; null where it is bordered by more than their lowest closed lines. */
+function footOf(
+  patch: Patch,
+  border: readonly [number, Reach][],
+  lines: readonly ShapeLine[],
+  patches: readonly Patch[],
+): Rule | null {
+  if (border.some(([k, reach]) => !lines[k].closed || lines[k].face || beyondLine(patch, k, reach, patches).below))
+    return null;
+  const heightMm = Math.min(...border.map(([, { low }]) => low));
+  const first = across(new Set(border.map(([k]) => k)), new Set([patch]), patches);
+  const crests = first.flatMap((k) => [...patches[k].touches]).filter(([k]) => !patch.touches.has(k));
+  const second = across(new Set(crests.map(([k]) => k)), new Set([patch, ...first.map((k) => patches[k])]), patches);
+  return { kind: 'foot', heightMm, bands: [first, second] };
+}
+
+/** The patches that touch some of these lines, but for those already known. */
+function across(lines: ReadonlySet<number>, known: ReadonlySet<Patch>, patches: readonly Patch[]): number[] {
+  return patches.flatMap((other, k) =>
+    !known.has(other) && [...other.touches.keys()].some((line) => lines.has(line)) ? [k] : [],
+  );
 }
 
 /**

@@ -1,15 +1,20 @@
+/** From the solved surface to ground: summits and hollows rounded over, feet of hills run out, nothing below the board. */
+import { feetOf } from './feet.ts';
 import type { Regions, Rule } from './regions.ts';
 
 /**
  * What the solved surface does where nothing stops it. A summit inside the highest closed line, or a hollow inside the lowest, goes on as
- * it came and is rounded over below the next interval; the board stops what falls on it without bending it.
+ * it came and is rounded over below the next interval; the foot of a hill runs out; the board stops what falls on it without bending it.
+ * Heights in mm, row by row, `columns` to a row.
  */
-export function roundedOver(z: Float64Array, { label, rules }: Regions): Float64Array {
+export function roundedOver(z: Float64Array, regions: Regions, columns: number): Float64Array {
+  const { label, rules } = regions;
   const out = new Float64Array(z.length);
   const caps = capsOf(z, label, rules);
+  const feet = feetOf(z, regions, columns);
   for (let n = 0; n < z.length; n++) {
-    const cap = caps[label[n]];
-    const height = cap ? cap(z[n]) : z[n];
+    const bent = caps[label[n]] ?? feet[label[n]];
+    const height = bent ? bent(z[n]) : z[n];
     out[n] = height > 0 ? height : 0;
   }
   return out;
