@@ -119,32 +119,34 @@ function reachesOf(count: number, pins: Constraints): (Reach | null)[] {
   return reaches;
 }
 
-/** Numbers the patches of nodes that can be reached without crossing a line. */
+/**
+ * Numbers the patches of nodes that can be reached without crossing a line, in the order of their first nodes: connected components by one pass
+ * along the rows, each node joined to the one before it and the one below it (union by least number), and one pass that numbers them.
+ */
 function labelPatches(columns: number, rows: number, blocked: Uint8Array): Int32Array {
-  const label = new Int32Array(columns * rows).fill(-1);
-  const stack = new Int32Array(columns * rows);
-  let count = 0;
-  for (let start = 0; start < label.length; start++) {
-    if (label[start] >= 0) continue;
-    let depth = 0;
-    stack[depth++] = start;
-    label[start] = count;
-    while (depth) {
-      const n = stack[--depth];
-      const i = n % columns;
-      for (let side = 0; side < 4; side++) {
-        let other = -1;
-        if (side === 0 && i + 1 < columns && !(blocked[n] & 1)) other = n + 1;
-        if (side === 1 && i > 0 && !(blocked[n - 1] & 1)) other = n - 1;
-        if (side === 2 && n + columns < label.length && !(blocked[n] & 2)) other = n + columns;
-        if (side === 3 && n >= columns && !(blocked[n - columns] & 2)) other = n - columns;
-        if (other < 0 || label[other] >= 0) continue;
-        label[other] = count;
-        stack[depth++] = other;
-      }
-    }
-    count++;
+  const label = new Int32Array(columns * rows);
+  // The first node of each part, and what it has been joined to.
+  const joined: number[] = [];
+  const rootOf = (part: number) => {
+    let root = part;
+    while (joined[root] !== root) root = joined[root];
+    joined[part] = root;
+    return root;
+  };
+  for (let n = 0; n < label.length; n++) {
+    const before = n % columns && !(blocked[n - 1] & 1) ? label[n - 1] : -1;
+    const below = n >= columns && !(blocked[n - columns] & 2) ? label[n - columns] : -1;
+    if (before >= 0) label[n] = before;
+    else if (below >= 0) label[n] = below;
+    else label[n] = joined.push(joined.length) - 1;
+    if (before < 0 || below < 0 || before === below) continue;
+    const [one, other] = [rootOf(before), rootOf(below)];
+    joined[Math.max(one, other)] = Math.min(one, other);
   }
+  let count = 0;
+  const numbers = joined.map((root, part) => (root === part ? count++ : -1));
+  for (let part = 0; part < joined.length; part++) numbers[part] = numbers[rootOf(part)];
+  for (let n = 0; n < label.length; n++) label[n] = numbers[label[n]];
   return label;
 }
 
