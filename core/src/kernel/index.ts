@@ -1,3 +1,4 @@
 export { createKernel, type Kernel, type StageTime } from './kernel.ts';
+export { readAsOne } from './reading.ts';
 export * from './run.ts';
 export { type Given, type Stage, stagesOf } from './stage.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { reading } from './reading.ts';
+import { readAsOne, reading } from './reading.ts';
 import { shared } from './share.ts';
 
 type Line = [number, number][];
@@ -75,6 +75,16 @@ describe('what is noted of a reading', () => {
     expect(note.unchanged(next)).toBe(true);
     expect(size.w).toBe(3);
     expect(note.unchanged(next)).toBe(false);
+  });
+
+  it('a field read as one: the value itself, noticed whatever changes in it and at nothing beside it', () => {
+    const asOne = (view: House) => readAsOne(view, 'rooms')[0].size.w;
+    expect(noticed(asOne, (one) => (one.rooms[1].name = 'Attic'))).toBe(true);
+    expect(noticed(asOne, (one) => (one.heat.by = 'sun'))).toBe(false);
+    const first = house();
+    const note = reading(first);
+    expect(readAsOne(note.view, 'rooms')).toBe(first.rooms);
+    expect(readAsOne(first, 'rooms')).toBe(first.rooms);
   });
 
   it('a view says what the value says, also when it is sent away', () => {

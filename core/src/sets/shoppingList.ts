@@ -1,4 +1,5 @@
-import { toEnd } from '../kernel/index.ts';
+/** The shopping list of a tile or a whole set: tiles one after another, each by stages that keep what does not change, packs over all of them. */
+import { createKernel, type Kernel, readAsOne, stagesOf, toEnd } from '../kernel/index.ts';
 import { createPlanner, type Plan } from '../planner/index.ts';
 import { doneHere, type Offcut, openTile, type Project, tilesOf } from '../project/index.ts';
 import type { PlanReport } from '../report/index.ts';
@@ -53,43 +54,67 @@ type Shed = Pick<Project, 'sheets' | 'offcuts'>;
 /** Findings that say that foam is missing. */
 const NO_FOAM = ['stack-too-low', 'stock-short', 'piece-nowhere'];
 
+/** A tile on its own, with all that its needs depend on: not what is in the cupboard, nor words and pictures. */
+function jobOf(project: Project, id: string, first: boolean): Project {
+  const opened = openTile(project, id);
+  return {
+    ...opened,
+    name: '',
+    notes: '',
+    underlay: null,
+    overruled: [],
+    tiles: [],
+    counts: first ? project.counts : [],
+    stores: { ...opened.stores, items: [] },
+  };
+}
+
+/** What a tile's share is worked out from: the shed as the tiles before it leave it. */
+interface Job {
+  tile: Project;
+  shed: Shed;
+}
+
+/** What a tile adds to the list. */
+const share = stagesOf<Job>()({
+  name: 'share of a tile',
+  needs: {},
+  *run({ input }) {
+    const { sheets, offcuts } = readAsOne(input, 'shed');
+    const alone = { ...readAsOne(input, 'tile'), sheets, offcuts };
+    const planning = createPlanner().run(alone);
+    for (;;) {
+      const step = planning.next();
+      if (step.done) return shareOf(alone, step.value);
+      yield;
+    }
+  },
+});
+
 /**
  * The shopping list of a whole set. Tiles are built in the order in which they were made: each is cut from what those before it leave of the shed, offcuts too, so that no
  * sheet is counted twice. What is counted without being drawn comes once. Runs tile by tile and says which one it is at; a tile that has not changed is not worked out again.
  */
 export function createSetLister(): { run: (project: Project) => Generator<SetProgress, ShoppingList> } {
-  const known = new Map<string, { key: string; share: Share }>();
+  const kernels = new Map<string, Kernel<Job>>();
 
   function* run(project: Project): Generator<SetProgress, ShoppingList> {
     const tiles = tilesOf(project);
     const shares: Share[] = [];
-    let shed: Shed = project;
+    let shed: Shed = { sheets: project.sheets, offcuts: project.offcuts };
     for (const [k, { id, name }] of tiles.entries()) {
-      const alone: Project = {
-        ...openTile(project, id),
-        tiles: [],
-        sheets: shed.sheets,
-        offcuts: shed.offcuts,
-        counts: k === 0 ? project.counts : [],
-      };
-      const key = keyOf(alone);
-      let share = known.get(id)?.key === key ? known.get(id)?.share : undefined;
-      if (!share) {
-        const progress = { at: k + 1, of: tiles.length, name };
-        yield progress;
-        const planning = createPlanner().run(alone);
-        let step = planning.next();
-        while (!step.done) {
-          yield progress;
-          step = planning.next();
-        }
-        share = shareOf(alone, step.value);
-        known.set(id, { key, share });
+      const kernel = kernels.get(id) ?? createKernel<Job>();
+      kernels.set(id, kernel);
+      const bringing = kernel.get(share, { tile: jobOf(project, id, k === 0), shed });
+      let step = bringing.next();
+      while (!step.done) {
+        yield { at: k + 1, of: tiles.length, name };
+        step = bringing.next();
       }
-      shares.push(share);
-      shed = share.shed;
+      shares.push(step.value.value);
+      ({ shed } = step.value.value);
     }
-    for (const id of known.keys()) if (!tiles.some((tile) => tile.id === id)) known.delete(id);
+    for (const id of kernels.keys()) if (!tiles.some((tile) => tile.id === id)) kernels.delete(id);
     return {
       tiles: tiles.map(({ name }) => name),
       shopping: shoppingOf(
@@ -113,10 +138,6 @@ export function wholeList(project: Project, report: PlanReport): ShoppingList {
   return toEnd(createSetLister().run(project));
 }
 
-/** What the needs of a tile depend on: not on what is in the cupboard, nor on words and pictures. */
-const keyOf = ({ stores, name: _, notes: __, underlay: ___, overruled: ____, ...rest }: Project): string =>
-  JSON.stringify([rest, stores.packs, stores.done]);
-
 function shareOf(project: Project, plan: Plan): Share {
   const { report } = plan;
   const sheets = sheetNeeds(project, report.stack.sheetsUsed);
@@ -137,7 +158,7 @@ function shareOf(project: Project, plan: Plan): Share {
       : report.findings
           .filter(({ code }) => NO_FOAM.includes(code))
           .map(({ message, remedy }) => ({ tile: project.tile.name, message, remedy })),
-    shed: cutDone ? project : shedAfter(project, sheets, plan),
+    shed: cutDone ? { sheets: project.sheets, offcuts: project.offcuts } : shedAfter(project, sheets, plan),
   };
 }
 
