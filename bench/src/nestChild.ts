@@ -1,4 +1,4 @@
-import { createSearch, type NestProblem } from '@hosket/core';
+import { createSearch, type NestProblem, toEnd } from '@hosket/core';
 
 /** Searches for so many seconds and tells how far the layout reaches whenever that gets less. */
 process.once('message', ({ problem, seed, seconds }: { problem: NestProblem; seed: number; seconds: number }) => {
@@ -13,7 +13,7 @@ process.once('message', ({ problem, seed, seconds }: { problem: NestProblem; see
     // The layout is pushed together only now and then: that takes as long as many tries.
     if (!over && now - looked < 0.5) continue;
     looked = now;
-    const { score, placed, leftOver } = search.best();
+    const { score, placed, leftOver } = toEnd(search.best());
     const news = {
       seconds: now,
       reachMm: score.reachMm,

@@ -181,7 +181,7 @@ function* layJob(
       search.step();
       yield;
     }
-    ({ placed, leftOver } = search.best());
+    ({ placed, leftOver } = yield* search.best());
   }
   const isPinned = new Set(pinned.map(({ piece }) => piece));
   const laid: LaidBed[] = [];

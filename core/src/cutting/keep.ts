@@ -1,4 +1,5 @@
 /** A layout as a project keeps it, and back. */
+import { toEnd } from '../kernel/index.ts';
 import { createSearch, type Placed } from '../nest/index.ts';
 import { keepLayout, type NestPlace, type Project } from '../project/index.ts';
 import type { Cutting, NestJob } from './cutting.ts';
@@ -21,7 +22,7 @@ export function withLayout(project: Project, { jobs, key }: Cutting, tries: numb
   const places = jobs.flatMap((job) => {
     const search = createSearch(job.problem, seed);
     while (search.tries() < tries) search.step();
-    return placesOf(job, search.best().placed);
+    return placesOf(job, toEnd(search.best()).placed);
   });
   return keepLayout(project, key, places);
 }

@@ -134,7 +134,7 @@ describe('a layout pressed together', () => {
       // Laid, but not pressed: the search presses only after many tries.
       const search = createSearch(problem, seed);
       while (search.tries() < 20) search.step();
-      const { placed } = search.best();
+      const { placed } = toEnd(search.best());
       const out = pressed(problem, placed);
       expect(out, `cut ${seed}`).not.toBeNull();
       expect(reachOf(problem, out ?? [])).toBeLessThan(reachOf(problem, placed) - 1);
@@ -154,7 +154,7 @@ describe('a search that presses', () => {
       };
       const search = createSearch(problem, 1);
       while (search.tries() < 1200) search.step();
-      const { placed } = search.best();
+      const { placed } = toEnd(search.best());
       expect(faultsOf(problem, placed)).toEqual([]);
       for (const { turn } of placed) expect(turn >= 0 && turn < 360).toBe(true);
       return placed.some(({ turn }) => Math.abs(turn - 90 * Math.round(turn / 90)) > 1e-9);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { boundsOf, type Point, type Polygon, polygonArea, polygonOutline, type Ring } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { cutUp } from '../testing/cutUp.ts';
 import { commonArea } from '../testing/judge.ts';
 import { bitsOf, deepened, noFitOf } from './noFit.ts';
@@ -206,7 +207,9 @@ describe('how far a shape can be pushed', () => {
       marginMm: 0,
       pinned: [{ piece: 0, bed: 0, turn: 0, xMm: 30, yMm: 30 }],
     };
-    const [, at] = slideTogether(prepare(problem), [...problem.pinned, { piece: 1, bed: 0, turn: 0, xMm: 85, yMm: 5 }]);
+    const [, at] = toEnd(
+      slideTogether(prepare(problem), [...problem.pinned, { piece: 1, bed: 0, turn: 0, xMm: 85, yMm: 5 }]),
+    );
     // Straight to the left it would stop with its corner at the foot of the slope, its middle at 65.
     expect(at.xMm).toBeLessThan(40);
     expect(commonArea(wedge, laidOut(problem.pieces[1], at))).toBeLessThan(1e-6);

@@ -2,6 +2,7 @@
  * The search for a layout: bottom-left packings, then a strip that is shrunk and separated again and again (guided local search over
  * overlaps), then compaction.
  */
+import { toEnd } from '../kernel/index.ts';
 import { uniformFrom } from '../units/index.ts';
 import { layInOrder, type Order } from './bottomLeft.ts';
 import { compact } from './compact.ts';
@@ -22,7 +23,8 @@ export interface Layout {
 export interface Search {
   /** One step: a packing, or a pass over pieces that overlap. */
   step: () => void;
-  best: () => Layout;
+  /** The best layout so far, pushed together: takes a while itself, and yields meanwhile. */
+  best: () => Generator<undefined, Layout>;
   /** Steps done. */
   tries: () => number;
 }
@@ -62,16 +64,17 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   const take = (next: Layout): void => {
     if (!layout || compareScores(next.score, layout.score) < 0) layout = next;
   };
-  const bestLaid = (): Layout => {
+  function* bestLaid(): Generator<undefined, Layout> {
     // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
-    if (fresh) take(settled(prepared, best.spots));
+    if (fresh) take(yield* settled(prepared, best.spots));
     fresh = false;
     return layout as Layout;
-  };
+  }
   function* pressing(): Generator<undefined> {
     if (local.pressed || !worthPressing(local.score, best.score)) return;
     local.pressed = true;
-    const { placed, leftOver } = settled(prepared, local.spots);
+    // In one step: steps are counted, and the same number of them always gives the same layout.
+    const { placed, leftOver } = toEnd(settled(prepared, local.spots));
     const pressed = yield* compact(prepared, placed);
     if (pressed) take({ placed: pressed, leftOver, score: scorePlaced(problem, pressed) });
   }
@@ -168,9 +171,9 @@ function* anneal(
 }
 
 /** A layout pushed together off the lattice, and what it comes to then. */
-function settled(prepared: Prepared, spots: readonly (Position | null)[]): Layout {
+function* settled(prepared: Prepared, spots: readonly (Position | null)[]): Generator<undefined, Layout> {
   const { placed, leftOver } = writtenDown(prepared, spots);
-  const pressed = slideTogether(prepared, placed);
+  const pressed = yield* slideTogether(prepared, placed);
   return { placed: pressed, leftOver, score: scorePlaced(prepared.problem, pressed) };
 }
 

@@ -25,9 +25,12 @@ const WAYS: readonly Point[] = [180, 150, 210, 120, 240, 270].map((degrees): Poi
 
 /**
  * Pushes the pieces of a layout together, left (also aslant, along what they lie against) and down in turn, each until it touches another or the edge of its bed:
- * what the lattice left between them is taken back. Places are moved only in steps that stay free of overlap.
+ * what the lattice left between them is taken back. Places are moved only in steps that stay free of overlap. Yields after each push.
  */
-export function slideTogether({ problem, grounds }: Prepared, placed: readonly Placed[]): Placed[] {
+export function* slideTogether(
+  { problem, grounds }: Prepared,
+  placed: readonly Placed[],
+): Generator<undefined, Placed[]> {
   const next: Placed[] = [];
   for (const ground of grounds) {
     const here = placed.filter(({ bed }) => bed === ground.bed).map((place) => lyingOf(problem, place));
@@ -42,7 +45,11 @@ export function slideTogether({ problem, grounds }: Prepared, placed: readonly P
           [x1, ground.y0],
         ];
     for (let round = 0; round < MOST_ROUNDS; round++) {
-      const moved = Math.max(...WAYS.map((towards) => push(here, rim, towards)));
+      let moved = 0;
+      for (const towards of WAYS) {
+        moved = Math.max(moved, push(here, rim, towards));
+        yield;
+      }
       if (moved < STILL_MM) break;
     }
     next.push(...here.map(({ place }) => place));

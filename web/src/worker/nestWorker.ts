@@ -1,4 +1,4 @@
-import { compareScores, createSearch, type Layout, type NestProblem, type Search } from '@hosket/core';
+import { compareScores, createSearch, type Layout, type NestProblem, type Search, toEnd } from '@hosket/core';
 import { z } from 'zod';
 
 z.config({ jitless: true });
@@ -30,7 +30,7 @@ self.onmessage = async ({ data: { problems, seed } }: MessageEvent<NestRequest>)
       const until = performance.now() + TURN_MS;
       while (performance.now() < until && (free > 1 || search.tries() < FEW_TRIES)) search.step();
       if (free < 2 && searches.length === 1) await new Promise((resolve) => setTimeout(resolve, TURN_MS));
-      const best = search.best();
+      const best = toEnd(search.best());
       const before = sent[k];
       const news = !before || compareScores(best.score, before.score) < 0;
       if (news) sent[k] = best;
