@@ -1,3 +1,4 @@
+import { toEnd } from '../kernel/index.ts';
 import { overruledBy } from '../project/index.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
 import { reasons } from './reasons.ts';
@@ -164,16 +165,24 @@ const rules: readonly Rule[] = [
 ];
 
 /** Everything the rules have to say about a plan, each with its reason: what stops the work first, what the builder overruled last. */
-export function findingsOf(plan: PlanView): Finding[] {
-  const found = rules
-    .flatMap((rule) => rule(plan))
-    .map(withWords)
-    .map((finding): Finding => {
-      const overruled = overruledBy(plan.project, finding);
-      const reason =
-        finding.reason ?? reasons[finding.code] ?? (finding.code.startsWith('limit-') ? reasons.limit : undefined);
-      return { ...finding, ...(reason && { reason }), ...(overruled && { overruled }) };
-    });
+export const findingsOf = (plan: PlanView): Finding[] => toEnd(findingsFor(plan));
+
+/** So many rules are asked between two yields. */
+const RULES_EACH = 8;
+
+/** The same, yielding between some rules and the next. */
+export function* findingsFor(plan: PlanView): Generator<undefined, Finding[]> {
+  const told: Finding[] = [];
+  for (const [k, rule] of rules.entries()) {
+    if (k % RULES_EACH === 0) yield;
+    told.push(...rule(plan));
+  }
+  const found = told.map(withWords).map((finding): Finding => {
+    const overruled = overruledBy(plan.project, finding);
+    const reason =
+      finding.reason ?? reasons[finding.code] ?? (finding.code.startsWith('limit-') ? reasons.limit : undefined);
+    return { ...finding, ...(reason && { reason }), ...(overruled && { overruled }) };
+  });
   return found.sort(
     (a, b) =>
       Number(a.overruled !== undefined) - Number(b.overruled !== undefined) ||

@@ -11,6 +11,7 @@ import {
   ringSize,
   straightened,
 } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { plan } from '../planner/index.ts';
 import {
   changeItem,
@@ -74,15 +75,15 @@ describe('the outline of a piece', () => {
       [40, 40],
       [0, 40],
     ];
-    const neck = neckOf(whole(bar));
+    const neck = toEnd(neckOf(whole(bar)));
     expect(neck?.widthMm).toBeCloseTo(6, 0);
     expect(neck?.at[0]).toBeGreaterThan(38);
     expect(neck?.at[0]).toBeLessThan(72);
     const ring: Polygon = { outer: circle(0, 0, 50), holes: [[...circle(8, 0, 38)].reverse()] };
-    const wall = neckOf(ring);
+    const wall = toEnd(neckOf(ring));
     expect(Math.abs((wall?.widthMm ?? 0) - 4)).toBeLessThan(0.4);
     expect(wall?.at[0]).toBeGreaterThan(40);
-    expect(neckOf(whole(rectangle(200, 80)))).toBeNull();
+    expect(toEnd(neckOf(whole(rectangle(200, 80))))).toBeNull();
   });
 
   it('inside corner: a notch with round ends is as wide as its radius, a square one is tight, a plate has none', () => {
@@ -93,9 +94,9 @@ describe('the outline of a piece', () => {
           r ? growRings(growRings([ring], -r), r) : [ring],
         ),
       );
-    expect(insideRadiusOf(whole(notch(0)[0]))).toBe(0);
-    expect(insideRadiusOf(whole(notch(3.2)[0]))).toBe(3);
-    expect(insideRadiusOf(whole(rectangle(100, 60)))).toBeNull();
+    expect(toEnd(insideRadiusOf(whole(notch(0)[0])))).toBe(0);
+    expect(toEnd(insideRadiusOf(whole(notch(3.2)[0])))).toBe(3);
+    expect(toEnd(insideRadiusOf(whole(rectangle(100, 60))))).toBeNull();
   });
 });
 

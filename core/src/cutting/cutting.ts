@@ -178,9 +178,10 @@ function* layJob(
   if (placed.length < pieces.length) {
     const search = createSearch(kept ? { ...problem, pinned: placed } : problem, cutting.search.seed);
     while (search.tries() < QUICK_TRIES) {
-      search.step();
       yield;
+      search.step();
     }
+    yield;
     ({ placed, leftOver } = yield* search.best());
   }
   const isPinned = new Set(pinned.map(({ piece }) => piece));

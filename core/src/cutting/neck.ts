@@ -35,9 +35,9 @@ const hangOf = (rings: readonly Ring[]): { parts: number; holes: number } => {
 
 /**
  * The narrowest neck of a piece: the least width at which, when all of it is made thinner by so much, it falls apart or a wall round a hole breaks. Found by
- * halving to CLOSE_MM; null where nothing is narrower than WIDEST_NECK_MM.
+ * halving to CLOSE_MM; null where nothing is narrower than WIDEST_NECK_MM. Yields between trials.
  */
-export function neckOf(piece: Polygon): Neck | null {
+export function* neckOf(piece: Polygon): Generator<undefined, Neck | null> {
   const rings = ringsOf([piece]);
   const whole = hangOf(rings);
   const shrunk = (widthMm: number) => growRings(rings, -widthMm / 2, CLOSE_MM / 2);
@@ -50,29 +50,37 @@ export function neckOf(piece: Polygon): Neck | null {
   for (let width = 2; width <= WIDEST_NECK_MM && !high; width += width < 8 ? 2 : 4) {
     if (holdsAt(width)) low = width;
     else high = width;
+    yield;
   }
   if (!high) return null;
   while (high - low > CLOSE_MM) {
     const middle = (low + high) / 2;
     if (holdsAt(middle)) low = middle;
     else high = middle;
+    yield;
   }
   // Where it broke: what was still there just before, and is not when the parts are made wide again.
+  const apart = shrunk(high);
+  yield;
   const before = shrunk(Math.max(0, low - 0.5));
-  const parts = growRings(shrunk(high), (high - Math.max(0, low - 0.5)) / 2 + 0.4);
-  const bridges = cutRings(before, parts).filter((ring) => ringArea(ring) > 0);
-  const [bridge] = bridges.sort(
-    (a, b) => touches(b, shrunk(high)) - touches(a, shrunk(high)) || ringArea(b) - ringArea(a),
-  );
-  return { widthMm: (low + high) / 2, at: middleOf(bridge ?? piece.outer) };
+  yield;
+  const wider = growRings(apart, (high - Math.max(0, low - 0.5)) / 2 + 0.4);
+  yield;
+  const parts = nestRings(apart);
+  const bridges: { ring: Ring; meets: number; areaMm2: number }[] = [];
+  for (const ring of cutRings(before, wider)) {
+    const areaMm2 = ringArea(ring);
+    if (areaMm2 > 0) bridges.push({ ring, meets: touches(ring, parts), areaMm2 });
+    yield;
+  }
+  const [bridge] = bridges.sort((a, b) => b.meets - a.meets || b.areaMm2 - a.areaMm2);
+  return { widthMm: (low + high) / 2, at: middleOf(bridge?.ring ?? piece.outer) };
 }
 
 /** How many parts a bridge leads to: those that it meets when it is made a little larger. */
-function touches(bridge: Ring, parts: readonly Ring[]): number {
+function touches(bridge: Ring, parts: readonly Polygon[]): number {
   const wide = growRings([bridge], 2.5);
-  return nestRings([...parts]).filter(({ outer }) =>
-    outer.some(([x, y]) => wide.some((ring) => insideRing(ring, x, y))),
-  ).length;
+  return parts.filter(({ outer }) => outer.some(([x, y]) => wide.some((ring) => insideRing(ring, x, y)))).length;
 }
 
 const middleOf = (ring: Ring): Point => [
@@ -87,9 +95,9 @@ const LEFT_IN_CORNER = 0.04;
 
 /**
  * The tightest inside corner of a piece: the largest radius of RADII with which a round tool still gets into every corner (a closing of the shape fills no spot of
- * it); null when that is the largest one.
+ * it); null when that is the largest one. Yields between trials.
  */
-export function insideRadiusOf(piece: Polygon): number | null {
+export function* insideRadiusOf(piece: Polygon): Generator<undefined, number | null> {
   const rings = ringsOf([piece]);
   let reached = 0;
   for (const radius of RADII) {
@@ -97,6 +105,7 @@ export function insideRadiusOf(piece: Polygon): number | null {
     const left = cutRings(closed, rings).some((ring) => ringArea(ring) > LEFT_IN_CORNER * radius ** 2);
     if (left) return reached;
     reached = radius;
+    yield;
   }
   return null;
 }

@@ -60,20 +60,22 @@ export function* piecesOf(
       const id = `${layer.index}-${k + 1}`;
       const whole = straightened(outline, STRAIGHTENED_MM);
       const rooms = cutting.split ? roomsOf(sheetIds) : [];
-      const piece = (name: string, cut: Polygon): CutPiece => ({
-        id: name,
-        layer: layer.index,
-        thicknessMm: layer.thicknessMm,
-        sheetIds,
-        sliceMm: layer.sliceMm,
-        outline: cut,
-        areaMm2: polygonArea(cut),
-        outlineMm: polygonOutline(cut),
-        neck: neckOf(cut),
-        insideRadiusMm: insideRadiusOf(cut),
-      });
+      const piece = function* (name: string, cut: Polygon): Generator<undefined, CutPiece> {
+        return {
+          id: name,
+          layer: layer.index,
+          thicknessMm: layer.thicknessMm,
+          sheetIds,
+          sliceMm: layer.sliceMm,
+          outline: cut,
+          areaMm2: polygonArea(cut),
+          outlineMm: polygonOutline(cut),
+          neck: yield* neckOf(cut),
+          insideRadiusMm: yield* insideRadiusOf(cut),
+        };
+      };
       if (!rooms.length || rooms.some((room) => fitsRoom(whole.outer, room))) {
-        all.pieces.push(piece(id, whole));
+        all.pieces.push(yield* piece(id, whole));
         yield;
         continue;
       }
@@ -83,7 +85,7 @@ export function* piecesOf(
       const [order, slivers] = bySize(split.parts, cutting.sliverMm2);
       drop(slivers.map(polygonArea));
       for (const [n, cut] of order.entries()) {
-        all.pieces.push(piece(order.length > 1 ? `${id}${letter(n)}` : id, cut));
+        all.pieces.push(yield* piece(order.length > 1 ? `${id}${letter(n)}` : id, cut));
         yield;
       }
     }

@@ -13,9 +13,11 @@ const BY_WIDENING = 4;
 
 /** How the ground below each foot runs out; null for regions that are none. */
 export function feetOf(z: Float64Array, regions: Regions, columns: number): (((height: number) => number) | null)[] {
+  let sums: Sums[] | undefined;
   return regions.rules.map((rule) => {
     if (rule.kind !== 'foot' || rule.heightMm <= 0) return null;
-    return runningOut(rule.heightMm, powerOf(wideningOf(rule, z, regions, columns)));
+    sums ??= sumsOf(z, regions, columns);
+    return runningOut(rule.heightMm, powerOf(wideningOf(rule, sums)));
   });
 }
 
@@ -40,31 +42,35 @@ function powerOf(widening: number | null): number {
  * towards the foot, below it where they close up. The mean slope of an interval is its height times its lines' mean length over its area, by the
  * co-area formula the mean of the gradient over it. Null where there are not two intervals.
  */
-function wideningOf(
-  { bands }: Extract<Rule, { kind: 'foot' }>,
-  z: Float64Array,
-  regions: Regions,
-  columns: number,
-): number | null {
-  const [lower, upper] = bands.map((patches) => meanOf(patches, z, regions, columns));
+function wideningOf({ bands }: Extract<Rule, { kind: 'foot' }>, sums: readonly Sums[]): number | null {
+  const [lower, upper] = bands.map((patches) => meanOf(patches, sums));
   if (!lower || !upper || upper.heightMm <= lower.heightMm) return null;
   return Math.log(lower.slope / upper.slope) / Math.log(lower.heightMm / upper.heightMm);
 }
 
-/** The mean slope and height of some regions that lie between lines; null where none does or all is level. */
-function meanOf(
-  patches: readonly number[],
-  z: Float64Array,
-  { label, rules }: Regions,
-  columns: number,
-): { slope: number; heightMm: number } | null {
-  const among = Uint8Array.from(rules, ({ kind }, k) => (kind === 'between' && patches.includes(k) ? 1 : 0));
-  let [nodes, fall, height] = [0, 0, 0];
+/** Of a region between lines: its nodes, and their heights and falls to their neighbours, added up. */
+interface Sums {
+  nodes: number;
+  height: number;
+  fall: number;
+}
+
+function sumsOf(z: Float64Array, { label, rules }: Regions, columns: number): Sums[] {
+  const sums = rules.map(() => ({ nodes: 0, height: 0, fall: 0 }));
   for (let n = 0; n + columns < z.length; n++) {
-    if (!among[label[n]] || (n + 1) % columns === 0) continue;
-    nodes++;
-    height += z[n];
-    fall += Math.hypot(z[n + 1] - z[n], z[n + columns] - z[n]);
+    if (rules[label[n]].kind !== 'between' || (n + 1) % columns === 0) continue;
+    const sum = sums[label[n]];
+    sum.nodes++;
+    sum.height += z[n];
+    sum.fall += Math.hypot(z[n + 1] - z[n], z[n + columns] - z[n]);
   }
+  return sums;
+}
+
+/** The mean slope and height of some regions; null where none lies between lines or all is level. */
+function meanOf(patches: readonly number[], sums: readonly Sums[]): { slope: number; heightMm: number } | null {
+  const [nodes, height, fall] = (['nodes', 'height', 'fall'] as const).map((key) =>
+    patches.reduce((sum, k) => sum + sums[k][key], 0),
+  );
   return fall > 0 ? { slope: fall / nodes, heightMm: height / nodes } : null;
 }

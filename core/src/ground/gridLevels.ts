@@ -65,11 +65,9 @@ export function* gridLevelsOf(
       return lines[line].level ? (OUTSIDE * grid.cellMm) / lattice.cellMm : 0;
     };
     const crossed = finest ? crowdedConstraints(finePins, lattice.columns) : constraintsOf(lattice, lines);
-    const pins = hingedConstraints(
-      foldedConstraints(crossed, flat, lattice.columns, foldAt),
-      lattice.columns,
-      (line) => line >= 0 && lines[line].fold,
-    );
+    yield;
+    const folded = foldedConstraints(crossed, flat, lattice.columns, foldAt);
+    const pins = hingedConstraints(folded, lattice.columns, (line) => line >= 0 && lines[line].fold);
     const coarsest = Math.min(lattice.columns, lattice.rows) < 2 * SMALLEST;
     yield;
     gridLevels.push({ ...gridLevelOf(lattice, regions, flat, pins, datumMm), coarsest });

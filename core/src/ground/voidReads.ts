@@ -54,19 +54,24 @@ export interface VoidReads {
   meetings: VoidMeeting[];
 }
 
-/** Reads every void against the finished ground, and against the others. */
-export function readVoids(ground: Grid, outline: Ring, voids: readonly Void[]): VoidReads {
-  const laid = voids.map((hollow) => {
+/** Reads every void against the finished ground, and against the others. Yields between voids. */
+export function* readVoids(ground: Grid, outline: Ring, hollows: readonly Void[]): Generator<undefined, VoidReads> {
+  const laid = hollows.map((hollow) => {
     const shape = voidShape(hollow);
     return { hollow, shape, field: voidField(ground, shape) };
   });
   const shapes = laid.map(({ shape }) => shape);
-  return {
-    voids: laid.map(({ hollow, field }) => readOne(ground, outline, hollow, field, shapes)),
-    meetings: laid.flatMap((a, k) =>
-      laid.slice(k + 1).flatMap((b) => meetingOf(ground, a.hollow, a.field, b.hollow, b.field)),
-    ),
-  };
+  const voids: VoidRead[] = [];
+  const meetings: VoidMeeting[] = [];
+  for (const [k, { hollow, field }] of laid.entries()) {
+    yield;
+    voids.push(readOne(ground, outline, hollow, field, shapes));
+    for (const other of laid.slice(k + 1)) {
+      yield;
+      meetings.push(...meetingOf(ground, hollow, field, other.hollow, other.field));
+    }
+  }
+  return { voids, meetings };
 }
 
 function readOne(ground: Grid, outline: Ring, hollow: Void, field: VoidField, shapes: readonly VoidShape[]): VoidRead {

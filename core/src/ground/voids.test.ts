@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gridOver, type Ring, sampleFormula } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { addItem, drawItem, startProject, type Void } from '../project/index.ts';
-import { readVoids } from './voidReads.ts';
+import { readVoids as reading } from './voidReads.ts';
 import { voidShape } from './voids.ts';
 
 const square = (x0: number, y0: number, x1: number, y1: number): [number, number][] => [
@@ -24,6 +25,7 @@ function draw(kind: Void['kind'], points: readonly (readonly [number, number])[]
   return project.voids[0];
 }
 
+const readVoids = (...given: Parameters<typeof reading>) => toEnd(reading(...given));
 const read = (hollow: Void, heightMm = 40) => readVoids(flatAt(heightMm), outline, [hollow]).voids[0];
 
 describe('a void in the ground', () => {

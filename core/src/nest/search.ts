@@ -42,8 +42,7 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   const chance = uniformFrom(seed);
   let tries = 0;
   const first = firstOrders(prepared);
-  const laid = layInOrder(maps, first[0]);
-  let best = { spots: laid, score: scoreOf(prepared, laid) };
+  let best: { spots: (Position | null)[]; score: Score } = { spots: [], score: NOTHING_YET };
   /** The best since the search began anew, and whether it is pressed already. */
   let local = { ...best, pressed: false };
   let quiet = 0;
@@ -66,6 +65,7 @@ export function createSearch(problem: NestProblem, seed: number, cellMm?: number
   };
   function* bestLaid(): Generator<undefined, Layout> {
     // Pushed together a layout that was better on the lattice may be a hair worse than the one before.
+    if (!tries) offer(layInOrder(maps, first[0]));
     if (fresh) take(yield* settled(prepared, best.spots));
     fresh = false;
     return layout as Layout;

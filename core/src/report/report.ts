@@ -1,4 +1,4 @@
-import { findingsOf, type PlanView } from '../checks/index.ts';
+import { findingsFor, type PlanView } from '../checks/index.ts';
 import type { Choice, Chosen, Proposal } from '../choice/index.ts';
 import type { Cutting } from '../cutting/index.ts';
 import { type Days, wallClock } from '../days/index.ts';
@@ -76,13 +76,13 @@ export interface Land {
   middles: Middles;
 }
 
-/** The plan as data: what every screen shows and the command line prints; and what its rules read. */
-export function reportOf(
+/** The plan as data: what every screen shows and the command line prints; and what its rules read. Yields between pieces of work. */
+export function* reportOf(
   project: Project,
   land: Land,
   worked: readonly Worked[],
   chosen: Worked,
-): { report: PlanReport; view: PlanView } {
+): Generator<undefined, { report: PlanReport; view: PlanView }> {
   const {
     ground,
     target,
@@ -223,7 +223,7 @@ export function reportOf(
     operations: chosen.days.operations,
     tasks: chosen.days.tasks,
     finish: chosen.days.finish,
-    findings: findingsOf(view),
+    findings: yield* findingsFor(view),
   };
   return { report, view };
 }

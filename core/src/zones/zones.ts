@@ -88,14 +88,14 @@ export function* zonesFor(project: Zoned, ground: Ground): Generator<undefined, 
     const ring = runOf(patch);
     return { patch, ring, box: boundsOf(ring) };
   });
-  const rules = project.zones.rules
-    .slice(0, MOST_ZONES - patches.length - 1)
-    .map((rule) => ({ rule, holds: asks(rule.when, readings) }));
   for (const what of askables)
     if (project.zones.rules.some(({ when }) => when[what])) {
       readings(what);
       yield;
     }
+  const rules = project.zones.rules
+    .slice(0, MOST_ZONES - patches.length - 1)
+    .map((rule) => ({ rule, holds: asks(rule.when, readings) }));
   const wears = ({ recipe }: { recipe: string | null }) => recipeOf(project, recipe).id;
   const zones: ZoneArea[] = [
     ...patches.map(({ patch }) => zone(patch.id, patch.cover, 'outline', wears(patch))),
