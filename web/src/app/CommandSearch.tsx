@@ -1,5 +1,6 @@
 import { Command as Search } from 'cmdk';
 import { Dialog } from '../ui/Dialog.tsx';
+import { Table } from '../ui/Table.tsx';
 import type { Command } from './commands.ts';
 import { useShell } from './shellStore.ts';
 
@@ -61,18 +62,18 @@ export function Shortcuts({ commands }: { commands: readonly Command[] }) {
     <Dialog open={open} onOpen={(shortcuts) => useShell.setState({ shortcuts })} title="Shortcuts">
       {/* Reached by Tab, so that it can be scrolled by keyboard. */}
       <section tabIndex={open ? 0 : -1} aria-label="All shortcuts" className="max-h-[64vh] overflow-y-auto">
-        <table className="w-full text-sm">
+        <Table label="Keys">
           <tbody>
             {rows.map(([keys, name]) => (
-              <tr key={keys} className="border-t border-line">
-                <th scope="row" className="figure py-1 pr-4 text-left font-normal">
+              <tr key={keys}>
+                <th scope="row" className="figure">
                   {keys}
                 </th>
-                <td className="py-1">{name}</td>
+                <td>{name}</td>
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       </section>
     </Dialog>
   );

@@ -1,6 +1,7 @@
 import { familiarSizes, formatScale, sayReal, sheetMm, sheetsWorth } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { LimitsRead } from './LimitsRead.tsx';
 
@@ -69,26 +70,19 @@ function Made() {
         <p className="py-1 text-xs text-muted">One strip bent round, measured along its middle.</p>
       )}
       {frame && frame.pieces.length > 0 && frame.pieces.length <= 24 && (
-        <table className="mt-1 w-full text-sm [&_td]:whitespace-nowrap [&_td]:pl-2" aria-label="Strips of the frame">
-          <thead>
-            <tr className="text-left text-xs text-muted">
-              <th className="font-normal">Strip</th>
-              <th className="text-right font-normal">long edge</th>
-              <th className="text-right font-normal">short edge</th>
-              <th className="text-right font-normal">saw at</th>
-            </tr>
-          </thead>
+        <Table label="Strips of the frame">
+          <Heads of={['Strip', { number: 'long edge' }, { number: 'short edge' }, { number: 'saw at' }]} />
           <tbody>
             {frame.pieces.map((piece, k) => (
               <tr key={k}>
                 <td>{k + 1}</td>
-                <td className="figure text-right">{say.mm(Math.max(piece.outerMm, piece.innerMm))}</td>
-                <td className="figure text-right">{say.mm(Math.min(piece.outerMm, piece.innerMm))}</td>
-                <td className="figure text-right">{sawText(piece.startDegrees, piece.endDegrees)}</td>
+                <td className="figure number">{say.mm(Math.max(piece.outerMm, piece.innerMm))}</td>
+                <td className="figure number">{say.mm(Math.min(piece.outerMm, piece.innerMm))}</td>
+                <td className="figure number">{sawText(piece.startDegrees, piece.endDegrees)}</td>
               </tr>
             ))}
           </tbody>
-        </table>
+        </Table>
       )}
     </>
   );
@@ -104,25 +98,25 @@ function Sizes() {
   const say = useSay();
   if (!scale) return null;
   return (
-    <table className="mt-3 w-full text-sm [&_td+td]:whitespace-nowrap [&_td+td]:pl-2" aria-label="Sizes at the scale">
-      <thead>
-        <tr className="text-left text-xs text-muted">
-          <th className="font-normal">Real</th>
-          <th className="text-right font-normal">at {formatScale(scale)}</th>
-          {distance && <th className="text-right font-normal">far, {formatScale(distance.scale)}</th>}
-        </tr>
-      </thead>
+    <Table label="Sizes at the scale">
+      <Heads
+        of={[
+          'Real',
+          { number: `at ${formatScale(scale)}` },
+          ...(distance ? [{ number: `far, ${formatScale(distance.scale)}` }] : []),
+        ]}
+      />
       <tbody>
         {familiarSizes.map(({ name, realMm }) => (
-          <tr key={name} className="border-b border-line">
+          <tr key={name}>
             <td>
               {name} <span className="text-xs text-muted">{sayReal(realMm)}</span>
             </td>
-            <td className="figure text-right">{say.mm(realMm / scale)}</td>
-            {distance && <td className="figure text-right">{say.mm(realMm / distance.scale)}</td>}
+            <td className="figure number">{say.mm(realMm / scale)}</td>
+            {distance && <td className="figure number">{say.mm(realMm / distance.scale)}</td>}
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

@@ -2,9 +2,18 @@ import { type PlanReport, ringSize, toolLimits } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { pickPiece, usePicked } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
-const heads = ['Piece', 'Layer', 'Size', 'Area', 'Outline', 'Neck', 'Inside corner', 'Lies on'];
+const heads = [
+  'Piece',
+  'Layer',
+  { number: 'Size' },
+  { number: 'Area' },
+  { number: 'Outline' },
+  { number: 'Neck' },
+  { number: 'Inside corner' },
+  'Lies on',
+];
 
 /** Every piece in a table, with its seams below. */
 export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
@@ -15,8 +24,7 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
   if (!cutting.pieces.length) return <p className="text-muted">There is nothing to cut yet.</p>;
   return (
     <>
-      <table className="w-full border-collapse text-sm">
-        <caption className="sr-only">Pieces</caption>
+      <Table label="Pieces">
         <Heads of={heads} />
         <tbody>
           {cutting.pieces.map((piece) => {
@@ -25,8 +33,8 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
             const thin = piece.neck !== null && piece.neck.widthMm < neckMm;
             const tight = piece.insideRadiusMm !== null && piece.insideRadiusMm < radiusMm;
             return (
-              <tr key={piece.id} className={`border-b border-line ${picked === piece.id ? 'bg-sheet' : ''}`}>
-                <th scope="row" className="py-1 pr-3 text-left font-normal">
+              <tr key={piece.id} data-chosen={picked === piece.id}>
+                <th scope="row">
                   <button
                     type="button"
                     className="cursor-pointer font-semibold"
@@ -36,20 +44,20 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
                     {piece.id}
                   </button>
                 </th>
-                <td className="pr-3">
+                <td>
                   <Figure text={`${piece.layer}, ${say.mm(piece.thicknessMm)}`} />
                 </td>
-                <td className="pr-3">
+                <td className="number">
                   <Figure text={`${say.mm(size.widthMm).replace(/ \w+$/, '')} × ${say.mm(size.depthMm)}`} />
                 </td>
-                <td className="pr-3">
+                <td className="number">
                   <Figure text={say.area(piece.areaMm2)} />
                 </td>
-                <td className="pr-3">
+                <td className="number">
                   <Figure text={say.mm(Math.round(piece.outlineMm))} />
                 </td>
-                <td className={`pr-3 ${thin ? 'text-plum' : ''}`}>{piece.neck ? say.mm(piece.neck.widthMm) : '–'}</td>
-                <td className={`pr-3 ${tight ? 'text-plum' : ''}`}>
+                <td className={`number ${thin ? 'text-plum' : ''}`}>{piece.neck ? say.mm(piece.neck.widthMm) : '–'}</td>
+                <td className={`number ${tight ? 'text-plum' : ''}`}>
                   {piece.insideRadiusMm === null ? '–' : say.mm(piece.insideRadiusMm)}
                 </td>
                 <td>{piece.state === 'put away' ? 'cut, put away' : (bed?.name ?? 'nothing: it fits nowhere')}</td>
@@ -57,7 +65,7 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
             );
           })}
         </tbody>
-      </table>
+      </Table>
       <p className="mt-2 text-xs text-muted">
         A dash: no neck narrower than 24 mm, no inside corner tighter than 8 mm. Marked: harder than a {settings.tool}{' '}
         likes ({say.mm(neckMm)}, {say.mm(radiusMm)}; common practice, no source). Slivers under{' '}

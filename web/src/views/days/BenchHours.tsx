@@ -2,6 +2,7 @@ import { type Project, sayMinutes, type Weekday } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, ReadField } from '../../ui/Field.tsx';
 import { Figure, Line } from '../../ui/Figures.tsx';
+import { Table } from '../../ui/Table.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
 const weekdays: readonly Weekday[] = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'];
@@ -47,13 +48,15 @@ export function BenchHours() {
         onValue={(startDate) => change({ startDate })}
       />
       <PastStart startDate={bench.startDate} />
-      <table className="mb-3 mt-3 w-full text-sm">
-        <tbody>
-          {weekdays.map((day) => (
-            <DayRow key={day} day={day} bench={bench} />
-          ))}
-        </tbody>
-      </table>
+      <div className="my-3">
+        <Table label="Hours of the week">
+          <tbody>
+            {weekdays.map((day) => (
+              <DayRow key={day} day={day} bench={bench} />
+            ))}
+          </tbody>
+        </Table>
+      </div>
       <ChoiceField
         label="Hands"
         value={bench.skill}
@@ -75,11 +78,11 @@ export function BenchHours() {
 function DayRow({ day, bench }: { day: Weekday; bench: Bench }) {
   const sitting = bench.week[day];
   return (
-    <tr className="border-b border-line">
-      <th scope="row" className="py-0.5 pr-2 text-left font-normal first-letter:uppercase">
+    <tr>
+      <th scope="row" className="first-letter:uppercase">
         {day}
       </th>
-      <td className="py-0.5">
+      <td>
         <ReadField
           hideLabel
           narrow

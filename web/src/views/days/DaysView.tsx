@@ -1,6 +1,6 @@
 import { type PlanReport, sayClock, sayHours, sayMinutes, wallClock } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
-import { Heads } from '../../ui/Heads.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { BenchHours } from './BenchHours.tsx';
@@ -38,7 +38,7 @@ function TaskTable({ report }: { report: PlanReport }) {
   const clock = (minutes: number) => sayClock(wallClock(report.startDate, minutes));
   const heads = ['Operation', 'At the bench', 'Hands-on', 'May be coated', 'Dry through'];
   return (
-    <table className="mt-4 w-full border-collapse text-xs">
+    <Table label="Operations">
       <Heads of={heads} />
       <tbody>
         {report.tasks.map((task) => {
@@ -47,16 +47,14 @@ function TaskTable({ report }: { report: PlanReport }) {
           const [first] = task.sessions;
           const { waits } = operation;
           return (
-            <tr key={task.operation} className="border-b border-line align-top">
-              <th scope="row" className="py-1.5 pr-3 text-left text-sm font-normal">
-                {operation.title}
-              </th>
-              <td className="figure whitespace-nowrap py-1.5 pr-3">
+            <tr key={task.operation}>
+              <th scope="row">{operation.title}</th>
+              <td className="figure whitespace-nowrap">
                 {clock(first.from)}
                 {task.sessions.length > 1 && <span className="text-muted"> in {task.sessions.length} sittings</span>}
               </td>
-              <td className="figure whitespace-nowrap py-1.5 pr-3">{sayMinutes(operation.handsOnMin.likely)}</td>
-              <td className="figure whitespace-nowrap py-1.5 pr-3">
+              <td className="figure whitespace-nowrap">{sayMinutes(operation.handsOnMin.likely)}</td>
+              <td className="figure whitespace-nowrap">
                 {waits.coat.likely ? (
                   <>
                     {clock(task.coatAt)} <span className="block text-xs text-muted">{sayHours(waits.coat.likely)}</span>
@@ -65,7 +63,7 @@ function TaskTable({ report }: { report: PlanReport }) {
                   'at once'
                 )}
               </td>
-              <td className="figure whitespace-nowrap py-1.5">
+              <td className="figure whitespace-nowrap">
                 {waits.through.likely ? (
                   <>
                     {clock(task.throughAt)}{' '}
@@ -79,6 +77,6 @@ function TaskTable({ report }: { report: PlanReport }) {
           );
         })}
       </tbody>
-    </table>
+    </Table>
   );
 }

@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Table } from '../../ui/Table.tsx';
 import { askWeighed, chosenSchool, usePlan } from '../../worker/planStore.ts';
 import { layerName } from './layerNames.ts';
 import { offerKey } from './offers.ts';
@@ -52,7 +53,7 @@ export function Compare({ offers, onLeave }: Props) {
   ];
   return (
     <section aria-label="Side by side" className="mt-2 border border-line bg-sheet px-3 py-2">
-      <table className="w-full text-sm">
+      <Table>
         <thead>
           <tr>
             <td />
@@ -60,7 +61,7 @@ export function Compare({ offers, onLeave }: Props) {
               <th
                 key={title + layers}
                 scope="col"
-                className="pb-1 pl-3 text-right align-top font-head text-sm font-semibold"
+                className="number max-w-[190px] !whitespace-normal !font-head !text-sm !font-semibold !text-graphite"
               >
                 {title}
                 <span className="block text-xs font-normal text-muted">{layers}</span>
@@ -70,19 +71,19 @@ export function Compare({ offers, onLeave }: Props) {
         </thead>
         <tbody>
           {rows.map(([name, text]) => (
-            <tr key={name} className="border-t border-line">
-              <th scope="row" className="whitespace-nowrap text-left font-normal text-muted">
+            <tr key={name}>
+              <th scope="row" className="whitespace-nowrap text-muted">
                 {name}
               </th>
               {columns.map(({ title, of, layers }) => (
-                <td key={title + layers} className="pl-3 text-right">
+                <td key={title + layers} className="number">
                   <Figure text={of ? text(of) : known ? 'cannot be laid' : 'working out…'} />
                 </td>
               ))}
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
       <Button className="mt-1 !min-h-6 text-xs" onClick={onLeave}>
         Done comparing
       </Button>

@@ -2,6 +2,10 @@ import { type StackReport, sayTolerance, sayWork, toggleOnJoint } from '@hosket/
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickItem, useView } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
+
+const CAPTION =
+  'Off by: what the tolerances of the sheets below add up to if they err apart (root of the sum of squares); at worst: if all err alike. What should fall on a joint is weighed in the choice by the minutes a millimetre off it costs.';
 
 /** Every height wanted: skin, foam wanted and foam there, what to do, and how sure it is. */
 export function LevelsPage({ stack }: { stack: StackReport }) {
@@ -12,37 +16,29 @@ export function LevelsPage({ stack }: { stack: StackReport }) {
   if (!stack.levels.length)
     return <p className="text-muted">Nothing asks for a height yet. Draw a contour, a pad or a way in Ground.</p>;
   return (
-    <table className="w-full border-collapse text-sm" aria-label="Levels">
-      <thead>
-        <tr className="text-left text-xs text-muted">
-          {heads.map((head, k) => (
-            <th key={head} scope="col" className={`pb-1 pr-2 font-normal ${k && k !== 5 ? 'text-right' : ''}`}>
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
+    <Table label="Levels" caption={CAPTION}>
+      <Heads of={heads.map((head, k) => (k && k !== 5 ? { number: head } : head))} />
       <tbody>
         {stack.levels.map((level) => (
-          <tr key={`${level.itemId} ${level.part}`} className="border-b border-line">
-            <th scope="row" className="py-0.5 pr-2 text-left font-normal">
+          <tr key={`${level.itemId} ${level.part}`}>
+            <th scope="row">
               <button type="button" className="cursor-pointer text-left" onClick={() => pickItem(level.itemId)}>
                 {level.name}
               </button>
             </th>
             {[level.wantedMm, level.skinMm, level.targetMm, level.foamThereMm].map((mm, k) => (
-              <td key={k} className="pr-2 text-right">
+              <td key={k} className="number">
                 <Figure text={say.mm(mm)} />
               </td>
             ))}
             <td
-              className={`whitespace-nowrap pr-2 ${level.work === 'carve' ? 'text-clay' : level.work === 'fill' ? 'text-ochre-text' : ''}`}
+              className={`whitespace-nowrap ${level.work === 'carve' ? 'text-clay' : level.work === 'fill' ? 'text-ochre-text' : ''}`}
             >
               {sayWork(level, say.mm)}
             </td>
-            <td className="figure whitespace-nowrap pr-2 text-right">{sayTolerance(level.errorMixed, units)}</td>
-            <td className="figure whitespace-nowrap pr-2 text-right">{sayTolerance(level.errorWorst, units)}</td>
-            <td className="text-right">
+            <td className="figure whitespace-nowrap number">{sayTolerance(level.errorMixed, units)}</td>
+            <td className="figure whitespace-nowrap number">{sayTolerance(level.errorWorst, units)}</td>
+            <td className="number">
               <input
                 type="checkbox"
                 className="size-4 accent-clay"
@@ -54,11 +50,6 @@ export function LevelsPage({ stack }: { stack: StackReport }) {
           </tr>
         ))}
       </tbody>
-      <caption className="caption-bottom pt-2 text-left text-xs text-muted">
-        Off by: what the tolerances of the sheets below add up to if they err apart (root of the sum of squares); at
-        worst: if all err alike. What should fall on a joint is weighed in the choice by the minutes a millimetre off it
-        costs.
-      </caption>
-    </table>
+    </Table>
   );
 }

@@ -4,6 +4,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { Compare } from './Compare.tsx';
 import { layerName } from './layerNames.ts';
 import { type Measure, measured, measures, offerKey, sayMeasure } from './offers.ts';
@@ -83,42 +84,32 @@ export function OffersPage({ front, stack }: { front: PlanReport['front']; stack
         </div>
       </div>
       {compared.length > 0 && <Compare offers={compared} onLeave={() => setMarked([])} />}
-      <table className="mt-2 w-full border-collapse text-sm" aria-label="Stacks worth having">
-        <thead>
-          <tr className="text-left text-xs text-muted">
-            <th scope="col" className="pb-1 font-normal">
-              Best in
-            </th>
-            <th scope="col" className="pb-1 font-normal">
-              School
-            </th>
-            {columns.map((key) => (
-              <th key={key} scope="col" className="pb-1 pl-2 text-right font-normal">
-                {measures.find((measure) => measure.key === key)?.title}
-              </th>
-            ))}
-            <th scope="col">
-              <span className="sr-only">Actions</span>
-            </th>
-          </tr>
-        </thead>
+      <Table label="Stacks worth having">
+        <Heads
+          of={[
+            'Best in',
+            'School',
+            ...columns.map((key) => ({ number: measures.find((measure) => measure.key === key)?.title ?? key })),
+            '',
+          ]}
+        />
         <tbody>
           {shown.map((offer) => {
             const key = offerKey(offer);
             const name =
               offer.names.join(', ') || offer.layers.map((layer) => layerName(project, layer, say.mm)).join(', ');
             return (
-              <tr key={key} className={`border-b border-line ${key === built ? 'bg-sheet' : ''}`}>
-                <th scope="row" className="max-w-[210px] py-0.5 pr-2 text-left font-normal">
+              <tr key={key} data-chosen={key === built}>
+                <th scope="row" className="max-w-[210px]">
                   {offer.names.length ? offer.names.join(', ') : <span className="text-muted">{shortened(name)}</span>}
                 </th>
                 <td className="whitespace-nowrap">{offer.school}</td>
                 {columns.map((column) => (
-                  <td key={column} className="whitespace-nowrap pl-2 text-right">
+                  <td key={column} className="whitespace-nowrap number">
                     <Figure text={sayMeasure(column, measured(offer, column), say, currency)} />
                   </td>
                 ))}
-                <td className="whitespace-nowrap pl-2 text-right">
+                <td className="whitespace-nowrap number">
                   <Button
                     tone="quiet"
                     className="!min-h-6 !px-1.5 text-xs"
@@ -142,7 +133,7 @@ export function OffersPage({ front, stack }: { front: PlanReport['front']; stack
             );
           })}
         </tbody>
-      </table>
+      </Table>
       {rows.length > first.length && (
         <Button className="mt-2" onClick={() => setAll(!all)}>
           {all ? 'Show those that truly differ' : `Show all ${rows.length}`}

@@ -4,6 +4,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField, ReadField, WordsField } from '../../ui/Field.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
 const materials = [
   { value: 'xps' as const, text: 'dense' },
@@ -23,22 +24,14 @@ export function SheetTable() {
   return (
     <section aria-label="Sheets in the shed" className="mt-2">
       <h2 className="mb-1 text-base">Sheets in the shed</h2>
-      <table className="w-full border-collapse text-sm">
-        <thead>
-          <tr>
-            {heads.map((head) => (
-              <th key={head || 'actions'} scope="col" className="pb-1 pr-2 text-left text-xs font-normal text-muted">
-                {head || <span className="sr-only">Actions</span>}
-              </th>
-            ))}
-          </tr>
-        </thead>
+      <Table>
+        <Heads of={heads} />
         <tbody>
           {sheets.map((sheet) => (
             <SheetRow key={sheet.id} sheet={sheet} />
           ))}
         </tbody>
-      </table>
+      </Table>
       <Button
         className="mt-2"
         onClick={() => edit((p) => ({ ...p, sheets: [...p.sheets, usualSheet(freeId('sheet', p.sheets))] }))}
@@ -52,13 +45,12 @@ export function SheetTable() {
 function SheetRow({ sheet }: { sheet: Sheet }) {
   const change = (next: Partial<Sheet>) => edit((p) => changeSheet(p, sheet.id, next));
   const name = sheet.name || 'sheet';
-  const cell = 'pr-2 pb-1 align-top';
   return (
     <tr>
-      <td className={`${cell} w-[19%]`}>
+      <td className="w-[19%]">
         <WordsField hideLabel label={`Name of ${name}`} value={sheet.name} onValue={(next) => change({ name: next })} />
       </td>
-      <td className={`${cell} w-[15%]`}>
+      <td className="w-[15%]">
         <ChoiceField
           hideLabel
           label={`Foam of ${name}`}
@@ -67,7 +59,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           onValue={(material) => change({ material, own: material === 'own' ? (sheet.own ?? ownStuff) : null })}
         />
       </td>
-      <td className={cell}>
+      <td>
         <MeasureField
           hideLabel
           label={`${name} sold as`}
@@ -77,10 +69,10 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           onValue={(nominalMm) => change({ nominalMm })}
         />
       </td>
-      <td className={cell}>
+      <td>
         <Measured sheet={sheet} onValue={(measuredMm) => change({ measuredMm })} />
       </td>
-      <td className={cell}>
+      <td>
         <MeasureField
           hideLabel
           label={`Width of ${name}`}
@@ -90,7 +82,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           onValue={(widthMm) => change({ widthMm })}
         />
       </td>
-      <td className={cell}>
+      <td>
         <MeasureField
           hideLabel
           label={`Length of ${name}`}
@@ -100,7 +92,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           onValue={(depthMm) => change({ depthMm })}
         />
       </td>
-      <td className={`${cell} w-16`}>
+      <td className="w-16">
         <NumberField
           hideLabel
           whole
@@ -110,7 +102,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           onValue={(count) => change({ count })}
         />
       </td>
-      <td className={`${cell} w-16`}>
+      <td className="w-16">
         <NumberField
           hideLabel
           label={`Price of ${name}`}
@@ -120,7 +112,7 @@ function SheetRow({ sheet }: { sheet: Sheet }) {
           onValue={(price) => change({ price: price || null })}
         />
       </td>
-      <td className="pb-1 align-top">
+      <td>
         <Button
           tone="quiet"
           aria-label={`Remove ${name}`}

@@ -31,7 +31,7 @@ import { DayField } from '../../ui/DayField.tsx';
 import { ChoiceField, WordsField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Table } from '../../ui/Table.tsx';
 import { AddToCupboard } from './AddToCupboard.tsx';
 import { type StoreRow, states, storeRows } from './rows.ts';
 import { ShedRows } from './ShedRows.tsx';
@@ -58,6 +58,9 @@ const groupOrder = (a: string, b: string) => {
   const [i, j] = [a, b].map((name) => (states as readonly string[]).indexOf(name));
   return i >= 0 && j >= 0 ? i - j : a.localeCompare(b);
 };
+
+/** Columns that hold numbers. */
+const NUMBERS = new Set(['needed', 'buy', 'cost', 'left']);
 
 const columns = helper.columns([
   helper.accessor('name', { header: 'Material', sortFn: 'alphanumeric' }),
@@ -109,7 +112,7 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
         />
         <AddToCupboard />
       </div>
-      <WideTable label="Cupboard, needs and shopping">
+      <Table label="Cupboard, needs and shopping">
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
@@ -120,11 +123,11 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
                     key={header.id}
                     scope="col"
                     aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
-                    className="border-b border-graphite/50 py-1 pr-2 text-left text-xs font-normal text-muted"
+                    className={NUMBERS.has(header.id) ? 'number' : undefined}
                   >
                     <button
                       type="button"
-                      className="flex cursor-pointer items-center gap-0.5 whitespace-nowrap hover:text-graphite"
+                      className="inline-flex cursor-pointer items-center gap-0.5 whitespace-nowrap hover:text-graphite"
                       onClick={() => header.column.toggleSorting()}
                     >
                       <table.FlexRender header={header} />
@@ -134,7 +137,7 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
                   </th>
                 );
               })}
-              <th scope="col" className="border-b border-graphite/50">
+              <th scope="col">
                 <span className="sr-only">Actions</span>
               </th>
             </tr>
@@ -144,7 +147,7 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
           <tbody key={name}>
             {name && (
               <tr>
-                <th scope="rowgroup" colSpan={columns.length + 1} className="pt-3 pb-1 text-left text-sm font-semibold">
+                <th scope="rowgroup" colSpan={columns.length + 1}>
                   {name[0].toUpperCase() + name.slice(1)}
                 </th>
               </tr>
@@ -157,7 +160,7 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
           </tbody>
         ))}
         <ShedRows needs={list.sheets} wanted={wanted} columns={columns.length + 1} />
-      </WideTable>
+      </Table>
       {!shown.length && (
         <p className="mt-3 text-sm text-muted">
           {rows.length
@@ -195,9 +198,6 @@ function Row({ row }: { row: StoreRow }) {
         }),
       );
   };
-  const edge = item ? '' : 'border-b border-line';
-  const cell = `${edge} py-1 pr-2 align-top`;
-  const figure = `${edge} py-1.5 pr-2 text-right align-top`;
   const details = item && (
     <span className="mt-1 flex flex-wrap items-center gap-x-3 text-xs text-muted">
       opened
@@ -228,14 +228,14 @@ function Row({ row }: { row: StoreRow }) {
   );
   return (
     <>
-      <tr aria-label={name}>
-        <th scope="row" className={`${cell} min-w-[150px] pt-1.5 text-left font-normal`}>
+      <tr aria-label={name} data-goes-on={!!item}>
+        <th scope="row" className="min-w-[150px]">
           {name}
           {line && line.steps.length > 0 && (
             <span className="block text-xs text-muted">{line.steps.map(({ title }) => title).join(', ')}</span>
           )}
         </th>
-        <td className={`${cell} min-w-[92px]`}>
+        <td className="min-w-[92px]">
           <QuantityField
             label={`${name} in the cupboard`}
             unit={item?.unit ?? unit}
@@ -245,21 +245,21 @@ function Row({ row }: { row: StoreRow }) {
           />
           {line && line.pastDate > 0 && <span className="text-xs text-plum">past its date</span>}
         </td>
-        <td className={cell}>
+        <td>
           {item && (
             <DayField hideLabel label={`${name} use by`} value={item.useBy} onValue={(useBy) => change({ useBy })} />
           )}
         </td>
-        <td className={figure}>{line && <Figure text={sayQuantity(line.wanted, unit, units)} />}</td>
-        <td className={figure}>
+        <td className="number">{line && <Figure text={sayQuantity(line.wanted, unit, units)} />}</td>
+        <td className="number">
           {line && line.short > 1e-9 && <Figure text={sayBuy(line, units)} />}
           {line && line.short > 1e-9 && !line.buy && <span className="block text-xs text-muted">no pack known</span>}
         </td>
-        <td className={figure}>
+        <td className="number">
           {line?.buy?.cost != null && <Figure text={`${line.buy.cost.toFixed(2)} ${currency}`} />}
         </td>
-        <td className={figure}>{line && line.left > 0 && <Figure text={sayQuantity(line.left, unit, units)} />}</td>
-        <td className={cell}>
+        <td className="number">{line && line.left > 0 && <Figure text={sayQuantity(line.left, unit, units)} />}</td>
+        <td>
           {item && (
             <Button
               tone="quiet"
@@ -273,9 +273,7 @@ function Row({ row }: { row: StoreRow }) {
       </tr>
       {details && (
         <tr>
-          <td colSpan={columns.length + 1} className="border-b border-line pb-1.5">
-            {details}
-          </td>
+          <td colSpan={columns.length + 1}>{details}</td>
         </tr>
       )}
     </>

@@ -14,43 +14,26 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, NumberField, NumberOrNoneField, WordsField } from '../../ui/Field.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
 /** The builder's own packs and prices. */
 export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) {
   const { stores, currency } = useProject();
   const change = (pack: PackOffer, next: Partial<PackOffer>) => edit((p) => putPack(p, { ...pack, ...next }));
   const names = new Map(shopping.map(({ material, name }) => [material, name]));
-  const cell = 'pr-2 pb-1 align-top';
   return (
     <section aria-label="Packs and prices" className="mt-5">
       <h2 className="mb-1 text-base">Packs and prices</h2>
       {stores.packs.length > 0 && (
-        <WideTable label="Packs">
-          <thead>
-            <tr>
-              {['Material', 'Colour or grade', 'Pack', 'Unit', `Price, ${currency}`, 'Where it is sold', ''].map(
-                (head) => (
-                  <th
-                    key={head || 'actions'}
-                    scope="col"
-                    className="pr-2 pb-1 text-left text-xs font-normal text-muted"
-                  >
-                    {head || <span className="sr-only">Actions</span>}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
+        <Table label="Packs">
+          <Heads of={['Material', 'Colour or grade', 'Pack', 'Unit', `Price, ${currency}`, 'Where it is sold', '']} />
           <tbody>
             {stores.packs.map((pack) => {
               const name = names.get(pack.material) ?? pack.material;
               return (
                 <tr key={pack.id} aria-label={`Pack of ${name}`}>
-                  <th scope="row" className={`${cell} text-left font-normal`}>
-                    {name}
-                  </th>
-                  <td className={cell}>
+                  <th scope="row">{name}</th>
+                  <td>
                     <WordsField
                       hideLabel
                       label={`Colour or grade of the pack of ${name}`}
@@ -59,7 +42,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
                       onValue={(which) => change(pack, { which })}
                     />
                   </td>
-                  <td className={`${cell} w-24`}>
+                  <td className="w-24">
                     <QuantityField
                       label={`Pack of ${name} holds`}
                       unit={pack.unit}
@@ -67,7 +50,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
                       onValue={(amount) => amount && change(pack, { amount })}
                     />
                   </td>
-                  <td className={cell}>
+                  <td>
                     <ChoiceField
                       hideLabel
                       label={`Unit of the pack of ${name}`}
@@ -76,7 +59,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
                       onValue={(unit: PackUnit) => change(pack, { unit })}
                     />
                   </td>
-                  <td className={`${cell} w-24`}>
+                  <td className="w-24">
                     <NumberField
                       hideLabel
                       label={`Price of the pack of ${name}`}
@@ -85,7 +68,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
                       onValue={(price) => change(pack, { price })}
                     />
                   </td>
-                  <td className={cell}>
+                  <td>
                     <WordsField
                       hideLabel
                       label={`Where the pack of ${name} is sold`}
@@ -93,7 +76,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
                       onValue={(supplier) => change(pack, { supplier })}
                     />
                   </td>
-                  <td className={cell}>
+                  <td>
                     <Button
                       tone="quiet"
                       aria-label={`Forget the pack of ${name}`}
@@ -106,7 +89,7 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
               );
             })}
           </tbody>
-        </WideTable>
+        </Table>
       )}
       <NewPack shopping={shopping} />
     </section>

@@ -9,8 +9,7 @@ export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed
   const project = useProject();
   const { sheets, offcuts, currency } = project;
   const units = useView((view) => view.units);
-  const cell = 'border-b border-line py-1 pr-2 align-top';
-  const figure = `${cell} text-right`;
+
   const nameOf = (sheet: Sheet) =>
     `${sheet.name || sheet.material}, ${formatMeasure('length', thicknessOf(sheet), units)}`;
   const shown = sheets.filter((sheet) => nameOf(sheet).toLowerCase().includes(wanted.toLowerCase()));
@@ -18,7 +17,7 @@ export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed
   return (
     <tbody>
       <tr>
-        <th scope="rowgroup" colSpan={columns} className="pt-3 pb-1 text-left text-sm font-semibold">
+        <th scope="rowgroup" colSpan={columns} className="pt-3 text-sm font-semibold">
           In the shed
         </th>
       </tr>
@@ -28,14 +27,14 @@ export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed
         const kept = offcuts.filter(({ sheetId }) => sheetId === sheet.id).length;
         return (
           <tr key={sheet.id} aria-label={name}>
-            <th scope="row" className={`${cell} pt-1.5 text-left font-normal`}>
+            <th scope="row">
               {name}
               <span className="block text-xs text-muted">
                 {sheet.place}
                 {kept > 0 && ` and ${kept} ${kept === 1 ? 'offcut' : 'offcuts'}`}
               </span>
             </th>
-            <td className={cell}>
+            <td>
               <NumberField
                 hideLabel
                 whole
@@ -45,18 +44,18 @@ export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed
                 onValue={(count) => edit((p) => changeSheet(p, sheet.id, { count }))}
               />
             </td>
-            <td className={cell} />
-            <td className={figure}>{need && <Figure text={String(need.needed)} />}</td>
-            <td className={figure}>{need && need.toBuy > 0 && <Figure text={String(need.toBuy)} />}</td>
-            <td className={figure}>
+            <td />
+            <td className="number">{need && <Figure text={String(need.needed)} />}</td>
+            <td className="number">{need && need.toBuy > 0 && <Figure text={String(need.toBuy)} />}</td>
+            <td className="number">
               {need?.cost != null && need.toBuy > 0 && <Figure text={`${need.cost.toFixed(2)} ${currency}`} />}
             </td>
-            <td className={figure}>
+            <td className="number">
               {need && sheet.count + need.toBuy > need.needed && (
                 <Figure text={String(sheet.count + need.toBuy - need.needed)} />
               )}
             </td>
-            <td className={cell} />
+            <td />
           </tr>
         );
       })}

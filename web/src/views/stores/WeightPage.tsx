@@ -4,8 +4,7 @@ import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from 'recharts';
 import { useSize } from '../../instruments/handling/useSize.ts';
 import { useProject } from '../../store/projectStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
 /** Part by part what it weighs, costs and takes; what makes it heavy, dear and slow, and what would change that. */
 export function WeightPage({ report }: { report: PlanReport }) {
@@ -17,7 +16,7 @@ export function WeightPage({ report }: { report: PlanReport }) {
     () => adviceOf(project, { breakdown, layers: report.stack.layers, surfaces: report.surfaces }),
     [project, report, breakdown],
   );
-  const cell = 'border-b border-line py-1 pr-3 text-right';
+
   return (
     <div>
       <div className="grid grid-cols-2 gap-4 max-[999px]:grid-cols-1">
@@ -35,24 +34,26 @@ export function WeightPage({ report }: { report: PlanReport }) {
           </p>
         )}
       </div>
-      <WideTable label="Weight, cost and time part by part">
-        <Heads of={['Part', 'Weighs', 'Low to high', 'Costs', 'Hands-on']} />
+      <Table label="Weight, cost and time part by part">
+        <Heads
+          of={['Part', { number: 'Weighs' }, { number: 'Low to high' }, { number: 'Costs' }, { number: 'Hands-on' }]}
+        />
         <tbody>
           {breakdown.map(({ part, massG, money, minutes }) => (
             <tr key={part}>
-              <th scope="row" className="border-b border-line py-1 text-left font-normal">
-                {partWords(part)}
-              </th>
-              <td className={cell}>{massG.likely > 0 && <Figure text={say.mass(massG.likely)} />}</td>
-              <td className={`${cell} text-muted`}>
+              <th scope="row">{partWords(part)}</th>
+              <td className="number">{massG.likely > 0 && <Figure text={say.mass(massG.likely)} />}</td>
+              <td className="number text-muted">
                 {massG.likely > 0 && <Figure text={`${say.mass(massG.low)}–${say.mass(massG.high)}`} />}
               </td>
-              <td className={cell}>{money !== null && <Figure text={`${money.toFixed(2)} ${project.currency}`} />}</td>
-              <td className={cell}>{minutes > 0 && <Figure text={sayMinutes(minutes)} />}</td>
+              <td className="number">
+                {money !== null && <Figure text={`${money.toFixed(2)} ${project.currency}`} />}
+              </td>
+              <td className="number">{minutes > 0 && <Figure text={sayMinutes(minutes)} />}</td>
             </tr>
           ))}
         </tbody>
-      </WideTable>
+      </Table>
       {(['heavy', 'dear', 'slow'] as const).map((of) => (
         <Told key={of} of={of} advice={advice.filter((one) => one.of === of)} />
       ))}

@@ -7,8 +7,7 @@ import { pickItem } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField, NumberField, WordsField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
 const beginnings: Record<Count['kind'], (id: string) => Count> = {
   ring: (id) => ({
@@ -99,14 +98,14 @@ function RowTable({ report }: { report: PlanReport }) {
   const go = useNavigate();
   const say = useSay();
   return (
-    <WideTable>
-      <Heads of={['Row', 'Kind', 'Along the ground', 'Pieces', 'Rail']} />
+    <Table>
+      <Heads of={['Row', 'Kind', { number: 'Along the ground' }, 'Pieces', { number: 'Rail' }]} />
       <tbody>
         {project.rows.map((row) => {
           const read = report.rows.find(({ id }) => id === row.id);
           return (
-            <tr key={row.id} className="border-b border-line">
-              <th scope="row" className="py-1 text-left font-normal">
+            <tr key={row.id}>
+              <th scope="row">
                 <button
                   type="button"
                   className="cursor-pointer text-clay underline"
@@ -119,7 +118,7 @@ function RowTable({ report }: { report: PlanReport }) {
                 </button>
               </th>
               <td>{kindWords[row.kind].title}</td>
-              <td>{read && <Figure text={say.mm(read.lengthMm)} />}</td>
+              <td className="number">{read && <Figure text={say.mm(read.lengthMm)} />}</td>
               <td>
                 {read?.pieces
                   .filter(({ count }) => count > 0)
@@ -130,12 +129,12 @@ function RowTable({ report }: { report: PlanReport }) {
                     </span>
                   ))}
               </td>
-              <td>{read && read.railMm > 0 && <Figure text={say.mm(read.railMm)} />}</td>
+              <td className="number">{read && read.railMm > 0 && <Figure text={say.mm(read.railMm)} />}</td>
             </tr>
           );
         })}
       </tbody>
-    </WideTable>
+    </Table>
   );
 }
 

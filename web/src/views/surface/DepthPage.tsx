@@ -6,8 +6,7 @@ import { bandsOf, bandWords } from '../../instruments/plan/shading.ts';
 import { Swatch } from '../../instruments/textures/Swatch.tsx';
 import { showPlace, usePicked, useView } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { zoneKeyOf } from './wearers.ts';
 
 /** How deep fill and skin lie together: a map, a curve, and the deepest spot of each zone. */
@@ -36,27 +35,34 @@ export function DepthPage({ report }: { report: PlanReport }) {
         </div>
         <DepthCurve report={report} />
       </div>
-      <WideTable>
-        <Heads of={['Zone', 'Fill', 'Skin', '95 % no deeper than', 'Deepest spot', '']} />
+      <Table>
+        <Heads
+          of={[
+            'Zone',
+            { number: 'Fill' },
+            { number: 'Skin' },
+            { number: '95 % no deeper than' },
+            { number: 'Deepest spot' },
+            '',
+          ]}
+        />
         <tbody>
           {there.map(({ id, name, fillMl, skinMl, most95Mm, deepestMm, deepestAt }) => (
-            <tr key={zoneKeyOf(id)} className="border-b border-line">
-              <th scope="row" className="py-1 text-left font-normal">
-                {name}
-              </th>
-              <td>
+            <tr key={zoneKeyOf(id)}>
+              <th scope="row">{name}</th>
+              <td className="number">
                 <Figure text={say.volume(fillMl)} />
               </td>
-              <td>
+              <td className="number">
                 <Figure text={say.volume(skinMl)} />
               </td>
-              <td>
+              <td className="number">
                 <Figure text={say.mm(most95Mm)} />
               </td>
-              <td>
+              <td className="number">
                 <Figure text={say.mm(deepestMm)} />
               </td>
-              <td className="text-right text-xs">
+              <td className="number text-xs">
                 {deepestAt && (
                   <button
                     type="button"
@@ -70,7 +76,7 @@ export function DepthPage({ report }: { report: PlanReport }) {
             </tr>
           ))}
         </tbody>
-      </WideTable>
+      </Table>
     </div>
   );
 }

@@ -3,8 +3,7 @@ import { useMemo } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
 /** Every way of gluing this stack: how much, how soon it holds, how long it dries. */
 export function GluesTable({ report }: { report: PlanReport }) {
@@ -12,51 +11,56 @@ export function GluesTable({ report }: { report: PlanReport }) {
   const say = useSay();
   const reads = useMemo(() => compareGlues(project, report.stack.layers), [project, report]);
   const take = (glue: Glue) => edit((p) => ({ ...p, stacking: { ...p.stacking, glue } }));
-  const cell = 'border-b border-line py-1.5 pr-3 align-top';
   const priced = reads.some(({ money }) => money !== null);
   if (!reads.length) return <p className="text-sm text-muted">There are no layers to glue yet.</p>;
   return (
-    <WideTable>
+    <Table>
       <Heads
-        of={['Glue', 'Takes', 'Hands-on', 'Holds after', 'Dry after', 'Weighs', ...(priced ? ['Costs'] : []), '']}
+        of={[
+          'Glue',
+          'Takes',
+          { number: 'Hands-on' },
+          { number: 'Holds after' },
+          { number: 'Dry after' },
+          { number: 'Weighs' },
+          ...(priced ? [{ number: 'Costs' }] : []),
+          '',
+        ]}
       />
       <tbody>
         {reads.map(({ glue, materials, handsOnMin, hold, dry, dryG, money, note }) => {
           const chosen = glue === project.stacking.glue;
           return (
-            <tr key={glue} aria-label={glue} className={chosen ? 'bg-sheet' : ''}>
-              <th
-                scope="row"
-                className={`${cell} text-left font-normal ${chosen ? 'border-l-[3px] border-l-clay pl-2' : ''}`}
-              >
+            <tr key={glue} aria-label={glue} data-chosen={chosen}>
+              <th scope="row" className={chosen ? '!border-l-[3px] !border-l-clay !pl-2' : undefined}>
                 {glue[0].toUpperCase() + glue.slice(1)}
                 <span className="block text-xs text-muted">{note}</span>
               </th>
-              <td className={`${cell} text-xs`}>
+              <td className="text-xs">
                 {materials.map(({ name, amount }) => (
                   <span key={name} className="block">
                     <Figure text={say.mass(amount.likely)} /> {name.replace('Joint glue, ', '')}
                   </span>
                 ))}
               </td>
-              <td className={`${cell} text-right`}>
+              <td className="number">
                 <Figure text={sayMinutes(handsOnMin)} />
               </td>
-              <td className={`${cell} text-right`}>
+              <td className="number">
                 <Figure text={sayHours(hold.likely)} />
               </td>
-              <td className={`${cell} text-right`}>
+              <td className="number">
                 <Figure text={sayHours(dry.likely)} />
               </td>
-              <td className={`${cell} text-right`}>
+              <td className="number">
                 <Figure text={say.mass(dryG.likely)} />
               </td>
               {priced && (
-                <td className={`${cell} text-right`}>
+                <td className="number">
                   <Figure text={money === null ? 'no price' : `${money.toFixed(2)} ${project.currency}`} />
                 </td>
               )}
-              <td className={`${cell} text-right`}>
+              <td className="number">
                 {chosen ? (
                   <span className="text-xs text-muted">chosen</span>
                 ) : (
@@ -69,6 +73,6 @@ export function GluesTable({ report }: { report: PlanReport }) {
           );
         })}
       </tbody>
-    </WideTable>
+    </Table>
   );
 }

@@ -20,11 +20,10 @@ import { edit, projectNow, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { download, fileStem } from '../../ui/download.ts';
 import { ChoiceField, WordsField } from '../../ui/Field.tsx';
-import { Heads } from '../../ui/Heads.tsx';
 import { OwnFigure } from '../../ui/OwnFigure.tsx';
 import { pickFile } from '../../ui/pickFile.ts';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { say, sayWrong } from '../../ui/toast.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
 
 const formWords: Record<Form, string> = {
   foam: 'Foams',
@@ -170,21 +169,19 @@ function OneMaterial({ material }: { material: Material }) {
           Usual packs: {material.packs.map(({ amount, unit }) => `${amount} ${unit}`).join(', ')}.
         </p>
       )}
-      <WideTable>
-        <Heads of={['Figure', 'Low', 'Likely', 'High', 'Unit', 'Source', '']} />
+      <Table>
+        <Heads of={['Figure', { number: 'Low' }, { number: 'Likely' }, { number: 'High' }, 'Unit', 'Source', '']} />
         <tbody>
           {known.map((property) => {
             const figure = catalogue.need(material.id, property);
             return (
-              <tr key={property} className="border-b border-line align-top">
-                <th scope="row" className="py-1 pr-3 text-left font-normal">
-                  {properties[property].name}
-                </th>
-                <td className="figure pr-3 text-right">{figure.low}</td>
-                <td className="figure pr-3 text-right">{figure.likely}</td>
-                <td className="figure pr-3 text-right">{figure.high}</td>
-                <td className="pr-3 text-xs text-muted">{figure.unit}</td>
-                <td className="pr-3 text-xs text-muted">
+              <tr key={property}>
+                <th scope="row">{properties[property].name}</th>
+                <td className="figure number">{figure.low}</td>
+                <td className="figure number">{figure.likely}</td>
+                <td className="figure number">{figure.high}</td>
+                <td className="text-xs text-muted">{figure.unit}</td>
+                <td className="text-xs text-muted">
                   {figure.source.note} ({figure.source.kind}, {figure.source.confidence})
                 </td>
                 <td>
@@ -194,7 +191,7 @@ function OneMaterial({ material }: { material: Material }) {
             );
           })}
         </tbody>
-      </WideTable>
+      </Table>
       <div className="mt-2 flex max-w-[460px] items-end gap-2">
         <ChoiceField
           label="Another figure"

@@ -3,8 +3,7 @@ import { useState } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 
 const tidy = (value: number) => (value >= 10 ? String(Math.round(value)) : String(Math.round(value * 10) / 10));
 
@@ -68,30 +67,30 @@ export function MixesPage() {
           <MeasureField label="How much" kind="volume" value={ml} least={0.1} most={100_000} onValue={setMl} />
         )}
       </div>
-      <WideTable label={`${mix.name}, measured out`}>
-        <Heads of={['Of', 'Volume', 'Mass', 'Teaspoons of 5 ml', 'Drops']} />
+      <Table label={`${mix.name}, measured out`}>
+        <Heads
+          of={['Of', { number: 'Volume' }, { number: 'Mass' }, { number: 'Teaspoons of 5 ml' }, { number: 'Drops' }]}
+        />
         <tbody>
           {measured.map(({ name, ml: volume, g, teaspoons, drops }) => (
-            <tr key={name} className="border-b border-line">
-              <th scope="row" className="py-1 text-left font-normal">
-                {name}
-              </th>
-              <td>
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="number">
                 <Figure text={say.volume(volume)} />
               </td>
-              <td>
+              <td className="number">
                 <Figure text={say.mass(g)} />
               </td>
-              <td>
+              <td className="number">
                 <Figure text={tidy(teaspoons)} />
               </td>
-              <td>
+              <td className="number">
                 <Figure text={tidy(drops)} />
               </td>
             </tr>
           ))}
         </tbody>
-      </WideTable>
+      </Table>
       <p className="mt-2 text-xs text-muted">
         A drop is taken as 0.05 ml. Powders are measured loose: shake them down and there is more in the spoon. Common
         practice, no source.

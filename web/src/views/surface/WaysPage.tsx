@@ -20,8 +20,7 @@ import { pickZone, usePicked } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
-import { Heads } from '../../ui/Heads.tsx';
-import { WideTable } from '../../ui/WideTable.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { GluesTable } from './GluesTable.tsx';
 import { pickedWearer, type Worn, wearersOf } from './wearers.ts';
 
@@ -101,17 +100,17 @@ export function WaysPage({ report }: { report: PlanReport }) {
       {joints ? (
         <GluesTable report={report} />
       ) : (
-        <WideTable>
+        <Table>
           <Heads
             of={[
               'Way',
               'Takes',
-              'Coats',
-              'Hands-on',
-              'Sittings',
-              'Next may begin',
-              'Weighs',
-              ...(priced ? ['Costs'] : []),
+              { number: 'Coats' },
+              { number: 'Hands-on' },
+              { number: 'Sittings' },
+              { number: 'Next may begin' },
+              { number: 'Weighs' },
+              ...(priced ? [{ number: 'Costs' }] : []),
               '',
             ]}
           />
@@ -127,7 +126,7 @@ export function WaysPage({ report }: { report: PlanReport }) {
               />
             ))}
           </tbody>
-        </WideTable>
+        </Table>
       )}
       {(joints || !priced) && (
         <p className="mt-2 text-xs text-muted">
@@ -172,14 +171,13 @@ function WayRow({ read, chosen, hidden, priced, onTake }: RowProps) {
   if (hidden || (read.way === null && !read.stages.length)) return null;
   const { way, stages, coats, handsOnMin, evenings, untilNextH, dryG, money } = read;
   const name = way?.name ?? 'As it is now';
-  const cell = 'border-b border-line py-1.5 pr-3 align-top';
   return (
-    <tr aria-label={name} className={chosen ? 'bg-sheet' : ''}>
-      <th scope="row" className={`${cell} text-left font-normal ${chosen ? 'border-l-[3px] border-l-clay pl-2' : ''}`}>
+    <tr aria-label={name} data-chosen={chosen}>
+      <th scope="row" className={chosen ? '!border-l-[3px] !border-l-clay !pl-2' : undefined}>
         {name}
         <span className="block text-xs text-muted">{way?.when ?? 'Made your own.'}</span>
       </th>
-      <td className={`${cell} text-xs`}>
+      <td className="text-xs">
         {stages.map(({ id, materials: [main], batches }) => (
           <span key={id} className="block">
             <Figure text={amountText(main.amount.likely, main.amount.unit, say)} /> {main.name.toLowerCase()}
@@ -187,27 +185,27 @@ function WayRow({ read, chosen, hidden, priced, onTake }: RowProps) {
           </span>
         ))}
       </td>
-      <td className={`${cell} text-right`}>
+      <td className="number">
         <Figure text={String(coats)} />
       </td>
-      <td className={`${cell} text-right`}>
+      <td className="number">
         <Figure text={sayMinutes(handsOnMin)} />
       </td>
-      <td className={`${cell} text-right`}>
+      <td className="number">
         <Figure text={evenings === null ? 'no hours' : String(evenings)} />
       </td>
-      <td className={`${cell} text-right`}>
+      <td className="number">
         <Figure text={untilNextH === null ? '–' : `after ${sayHours(untilNextH)}`} />
       </td>
-      <td className={`${cell} text-right`}>
+      <td className="number">
         <Figure text={say.mass(dryG.likely)} />
       </td>
       {priced && (
-        <td className={`${cell} text-right`}>
+        <td className="number">
           <Figure text={money === null ? 'no price' : `${money.toFixed(2)} ${currency}`} />
         </td>
       )}
-      <td className={`${cell} text-right`}>
+      <td className="number">
         {chosen ? (
           <span className="text-xs text-muted">chosen</span>
         ) : (
