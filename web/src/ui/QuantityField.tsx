@@ -10,18 +10,22 @@ interface Props {
   value: number | null;
   /** What no value means; without it a value must be given. */
   none?: string;
+  /** Its label stands over it; in a table its row and head say it. */
+  labelled?: boolean;
+  least?: number;
+  most?: number;
   onValue: (value: number | null) => void;
 }
 
 /** An amount as it is stored or sold: by volume, weight, length or piece; any unit of its kind may be typed. */
-export function QuantityField({ label, unit, value, none, onValue }: Props) {
+export function QuantityField({ label, unit, value, none, labelled = false, least = 0, most = 1e6, onValue }: Props) {
   const units = useUnits();
   const text =
     value === null ? (none ?? '') : unit === 'each' ? String(value) : formatMeasure(kinds[unit], value, units, 2);
   return (
     <ReadField<number | null>
       label={label}
-      hideLabel
+      hideLabel={!labelled}
       narrow
       inputMode="decimal"
       text={text}
@@ -35,9 +39,10 @@ export function QuantityField({ label, unit, value, none, onValue }: Props) {
         }
         const reading = parseMeasure(kinds[unit], written, units);
         if (!reading.ok) return { ok: false, why: `${reading.fault.message} ${reading.fault.remedy}` };
-        return reading.value >= 0 && reading.value <= 1e6
+        const said = (amount: number) => formatMeasure(kinds[unit], amount, units, 2);
+        return reading.value >= least && reading.value <= most
           ? reading
-          : { ok: false, why: 'Between 0 and 1,000 kg or L.' };
+          : { ok: false, why: `Between ${said(least)} and ${said(most)}.` };
       }}
       onValue={onValue}
     />

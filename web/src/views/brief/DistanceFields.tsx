@@ -90,7 +90,8 @@ function Converter({ project }: { project: Project }) {
         )}
         {made !== null && (
           <li className="text-muted">
-            {realM} m drawn {say.mm(modelMm)} high is {formatScale(made)}; a ripple of 1 mm there is {sayReal(made)}
+            {realM} m drawn {say.mm(modelMm)} high is {formatScale(made)}; a ripple of {say.mm(1)} there is{' '}
+            {sayReal(made)}
           </li>
         )}
       </ul>

@@ -15,6 +15,7 @@ import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { ChoiceField, MeasureField, NumberField, NumberOrNoneField, TickField, WordsField } from '../../ui/Field.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
 
 const change = (next: Partial<Limits>) => edit((p) => ({ ...p, limits: { ...p.limits, ...next } }));
 const judge = (next: Partial<Judging>) => edit((p) => ({ ...p, judging: { ...p.judging, ...next } }));
@@ -33,9 +34,11 @@ export function LimitsFields({ project }: { project: Project }) {
         {...fieldLimits('limits.sureOf')}
         onValue={(times) => change({ sureOf: Math.round(times) })}
       />
-      <NumberOrNoneField
+      <QuantityField
+        labelled
         label="Weight"
         unit="g"
+        none="no limit"
         value={weightG}
         {...fieldLimits('limits.weightG')}
         least={1}
