@@ -32,7 +32,7 @@ function hill(widthMm: number, depthMm: number): Mark[] {
 
 /** A project with that hill, sheets enough for it, and a road across. */
 export function hillProject(name: string, widthMm: number, depthMm: number): Project {
-  const start = startProject(name, '2027-03-01');
+  const start = startProject(name, '2027-03-01', 'ground');
   const base: Project = {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm, depthMm } },

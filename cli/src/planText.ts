@@ -47,9 +47,10 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   lines.push(rule('Heights'));
   lines.push(
     table([
-      ['mark', 'wanted', 'skin', 'foam wanted', 'foam there', 'off by', 'at worst', 'what to do'],
+      ['mark', 'drawn as', 'finished', 'skin', 'bare foam', 'foam there', 'off by', 'at worst', 'what to do'],
       ...chosen.levels.map((level) => [
         level.name || level.itemId,
+        level.heightIs === 'foam' ? 'bare foam' : 'finished',
         mm(level.wantedMm),
         mm(level.skinMm),
         mm(level.targetMm),

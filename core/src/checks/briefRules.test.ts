@@ -12,7 +12,7 @@ import {
 } from '../index.ts';
 
 const slab = (change: Partial<Project['base']> = {}): Project => {
-  const start = startProject('brief', '2027-03-01');
+  const start = startProject('brief', '2027-03-01', 'ground');
   const base = { ...start.base, shape: { kind: 'rectangle' as const, widthMm: 200, depthMm: 100 }, ...change };
   const sections = [{ id: 'A', name: 'A', from: [0, 50] as [number, number], to: [200, 50] as [number, number] }];
   return drawItem({ ...start, base, sections }, 'spot', [[100, 50]], 20, { heightMm: 20 }).project;

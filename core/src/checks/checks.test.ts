@@ -4,7 +4,7 @@ import { circle, line, spot } from '../testing/solids.ts';
 import { sayGradient } from './index.ts';
 
 const board = (marks: Mark[] = []): Project => {
-  const start = startProject('checks', '2027-03-01');
+  const start = startProject('checks', '2027-03-01', 'ground');
   return {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },

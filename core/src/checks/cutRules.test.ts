@@ -7,7 +7,7 @@ import { droppedSlivers } from './rules/droppedSlivers.ts';
 import { hardForTheTool } from './rules/hardForTheTool.ts';
 import { withWords } from './said.ts';
 
-const start = startProject('cut', '2027-03-01');
+const start = startProject('cut', '2027-03-01', 'ground');
 const cutWith = (tool: 'knife' | 'hot wire' | 'fine saw', seamsApartMm = 30) => ({
   ...start,
   cutting: { ...start.cutting, tool, seam: { ...start.cutting.seam, apartMm: seamsApartMm } },

@@ -211,7 +211,7 @@ describe('lines that mean something else', () => {
 
 describe('stores', () => {
   it('a pack of 0.004 g is refused with its place, and one that comes to nothing in the unit of the need ends no plan', () => {
-    const start = startProject('packs', '2027-03-01');
+    const start = startProject('packs', '2027-03-01', 'ground');
     const pack = { id: 'p', material: 'compound', which: '', amount: 0.004, unit: 'g', price: 2, supplier: '' };
     const read = readProject(JSON.stringify({ ...start, stores: { ...start.stores, packs: [pack] } }));
     expect(read.ok).toBe(false);

@@ -3,7 +3,7 @@ import { drawItem, type Project, plan, startProject, usualSheet } from '../index
 import { circle } from '../testing/solids.ts';
 
 /** A flat-topped hill on a small board, with two kinds of sheet. */
-const start = startProject('stack', '2027-03-01');
+const start = startProject('stack', '2027-03-01', 'ground');
 const hill: Project = {
   ...start,
   base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },

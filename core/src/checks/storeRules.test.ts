@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { type DoneStep, type Project, plan, type StoreItem, startProject } from '../index.ts';
 import { circle } from '../testing/solids.ts';
 
-const start = startProject('stores', '2027-03-01');
+const start = startProject('stores', '2027-03-01', 'ground');
 const board: Project = {
   ...start,
   base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },

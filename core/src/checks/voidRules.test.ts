@@ -10,7 +10,7 @@ const square = (x0: number, y0: number, x1: number, y1: number): Point[] => [
 
 /** A slab of 40 mm on a base of 160 x 100 mm, with these hollows in it. */
 function slabWith(...hollows: [kind: ItemKind, points: Point[], change: object][]): Project {
-  const start = startProject('hollows', '2027-03-01');
+  const start = startProject('hollows', '2027-03-01', 'ground');
   let project: Project = {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },

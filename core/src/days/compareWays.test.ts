@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { newCoat, type Project, startProject, usualRecipe } from '../project/index.ts';
 import { compareWays } from './compareWays.ts';
 
-const start = startProject('w', '2027-03-01');
+const start = startProject('w', '2027-03-01', 'ground');
 const evenings: Project = {
   ...start,
   bench: {

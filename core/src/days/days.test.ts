@@ -8,7 +8,7 @@ import { sittingsOf, wallClock } from './calendar.ts';
 import { finishOf, type Operation, schedule } from './schedule.ts';
 
 const bench: Project['bench'] = {
-  ...startProject('b', '2027-03-01').bench,
+  ...startProject('b', '2027-03-01', 'ground').bench,
   week: {
     monday: { from: '19:00', to: '21:00' },
     tuesday: null,
@@ -111,7 +111,7 @@ describe('the schedule', () => {
 
 describe('the day that is named', () => {
   const hill = (change: Partial<Project> = {}): Project => {
-    const start = startProject('dates', '2027-03-01');
+    const start = startProject('dates', '2027-03-01', 'ground');
     return {
       ...start,
       base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },

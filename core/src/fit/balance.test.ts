@@ -117,7 +117,7 @@ describe('what it stands or hangs on', () => {
 
 describe('a whole piece', () => {
   it('flat and of one layer: over the middle of its base, as heavy as the plan says', () => {
-    const start = startProject('flat', '2027-03-01');
+    const start = startProject('flat', '2027-03-01', 'ground');
     const flat = {
       ...start,
       marks: [

@@ -5,7 +5,7 @@ import { drawItem, type ItemKind, type Project, startProject } from '../project/
 
 /** A level slab at 20 mm on 200 x 100 mm, 6 mm board. */
 function slab(): Project {
-  const start = startProject('fit', '2027-03-01');
+  const start = startProject('fit', '2027-03-01', 'ground');
   const flat = {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle' as const, widthMm: 200, depthMm: 100 } },

@@ -4,7 +4,7 @@ import { drawItem, type ItemKind, type Project, startProject } from '../project/
 
 /** A slab at 20 mm whose right half climbs to 60: 1 in 2.5, 21.8 degrees. */
 function slope(): Project {
-  const start = startProject('judged', '2027-03-01');
+  const start = startProject('judged', '2027-03-01', 'ground');
   let project: Project = {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm: 200, depthMm: 100 } },

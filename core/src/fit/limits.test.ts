@@ -4,7 +4,7 @@ import { drawItem, type Limits, type Project, startProject } from '../project/in
 import { limitIn } from './index.ts';
 
 function moor(limits: Partial<Limits>): Project {
-  const start = startProject('limits', '2027-03-01');
+  const start = startProject('limits', '2027-03-01', 'ground');
   const shore = [
     [60, 60],
     [140, 60],

@@ -113,7 +113,7 @@ describe('outlines of what stands above a level', () => {
 });
 
 describe('bases that are not rectangles on the lattice', () => {
-  const { base } = startProject('oval', '2027-03-01');
+  const { base } = startProject('oval', '2027-03-01', 'ground');
   const oval = baseOutline({ ...base, shape: { kind: 'oval', widthMm: 300, depthMm: 220 } });
 
   it('an oval covers pi a b of its cells, and cuts outlines to itself', () => {

@@ -13,7 +13,7 @@ import { groundOf } from './index.ts';
  * spotless summit or the land beyond the last line may do is the rule of `boundsOfLines`, not of the known ground.
  */
 const drawn = (widthMm: number, depthMm: number, marks: readonly Mark[]) => {
-  const { base } = startProject('contours', '2027-03-01');
+  const { base } = startProject('contours', '2027-03-01', 'ground');
   return toEnd(groundOf({ base: { ...base, shape: { kind: 'rectangle', widthMm, depthMm } }, marks, landforms: [] }));
 };
 

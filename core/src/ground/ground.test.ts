@@ -7,7 +7,7 @@ import { circle, line, spot } from '../testing/solids.ts';
 import { chooseCellMm, groundOf } from './index.ts';
 
 const base = (widthMm: number, depthMm: number): Base => ({
-  ...startProject('g', '2027-03-01').base,
+  ...startProject('g', '2027-03-01', 'ground').base,
   shape: { kind: 'rectangle', widthMm, depthMm },
 });
 const solve = (widthMm: number, depthMm: number, marks: readonly Mark[]) =>

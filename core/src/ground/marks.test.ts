@@ -7,7 +7,7 @@ import { circle, line, spot } from '../testing/solids.ts';
 import { changedBox, chooseCellMm, groundOf, type Solved, shapeLines, solvedOf } from './index.ts';
 
 const drawnOn = (widthMm: number, depthMm: number, marks: readonly Mark[]) => ({
-  base: { ...startProject('m', '2027-03-01').base, shape: { kind: 'rectangle' as const, widthMm, depthMm } },
+  base: { ...startProject('m', '2027-03-01', 'ground').base, shape: { kind: 'rectangle' as const, widthMm, depthMm } },
   marks,
   landforms: [],
 });

@@ -9,7 +9,7 @@ import { circle, line, spot } from '../testing/solids.ts';
 import { groundOf, solvedOf } from './index.ts';
 
 const drawnOn = (widthMm: number, depthMm: number, marks: readonly Mark[]) => {
-  const { base } = startProject('planes', '2027-03-01');
+  const { base } = startProject('planes', '2027-03-01', 'ground');
   return { base: { ...base, shape: { kind: 'rectangle' as const, widthMm, depthMm } }, marks, landforms: [] };
 };
 const groundOn = (widthMm: number, depthMm: number, marks: readonly Mark[], cellMm = 1) =>

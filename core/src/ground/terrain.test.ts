@@ -23,10 +23,10 @@ function terrain(rule: (i: number, j: number) => number, change: Partial<Terrain
   };
 }
 const base = {
-  ...startProject('p', '2027-03-01').base,
+  ...startProject('p', '2027-03-01', 'ground').base,
   shape: { kind: 'rectangle', widthMm: 100, depthMm: 80 } as const,
 };
-const start: Project = { ...startProject('p', '2027-03-01'), base };
+const start: Project = { ...startProject('p', '2027-03-01', 'ground'), base };
 const heights = (project: Project, places: [number, number][]) => {
   const { grid } = toEnd(groundOf(project, 1));
   return places.map(([x, y]) => Math.round(heightAt(grid, x, y) * 100) / 100);

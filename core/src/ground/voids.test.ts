@@ -17,7 +17,7 @@ const flatAt = (heightMm: number) => sampleFormula(gridOver(100, 80, 1), () => h
 
 /** A void as it is drawn, with other parameters. */
 function draw(kind: Void['kind'], points: readonly (readonly [number, number])[], change: object): Void {
-  const { project } = drawItem(startProject('p', '2027-03-01'), kind, points, 40, {
+  const { project } = drawItem(startProject('p', '2027-03-01', 'ground'), kind, points, 40, {
     smooth: false,
     id: kind,
     ...change,
@@ -193,6 +193,6 @@ describe('voids that meet', () => {
 });
 
 it('voids are items like all others: added, found and listed', () => {
-  const project = addItem(startProject('p', '2027-03-01'), draw('cave', square(10, 10, 40, 30), {}));
+  const project = addItem(startProject('p', '2027-03-01', 'ground'), draw('cave', square(10, 10, 40, 30), {}));
   expect(project.voids.map(({ kind }) => kind)).toEqual(['cave']);
 });

@@ -9,6 +9,7 @@ export { type Recess as Room, roomKinds, roomsOf } from './rooms.ts';
 export { type NamedRoomWork, type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
 export type { SheetsUsed } from './sheetsUsed.ts';
+export { groundOver, skinOver } from './skinOver.ts';
 export {
   limitsOf,
   modelFor,
@@ -18,5 +19,5 @@ export {
   weightsOf,
   wishWeights,
 } from './stackModel.ts';
-export { evenSkin, type Target, targetFor, targetOf } from './target.ts';
+export { evenSkin, foamItself, type Target, targetFor, targetOf } from './target.ts';
 export { type Depth, most95Of, type PasteMap, pasteOfZones, type ZonePaste } from './zonePaste.ts';

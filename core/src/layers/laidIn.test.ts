@@ -10,7 +10,7 @@ const box: [number, number][] = [
   [30, 50],
 ];
 const thing = (kind: ItemKind, change: object): Laid =>
-  drawItem(startProject('laid', '2027-03-01'), kind, box, 0, { smooth: false, ...change }).project.laid[0];
+  drawItem(startProject('laid', '2027-03-01', 'ground'), kind, box, 0, { smooth: false, ...change }).project.laid[0];
 
 describe('a thing laid in the ground', () => {
   const flat = groundFrom(100, 80, () => 30);

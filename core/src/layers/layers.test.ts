@@ -202,7 +202,7 @@ describe('rings and a hollow core', () => {
 describe('rooms in layers', () => {
   const flat = groundFrom(200, 160, () => 63);
   const on = (project: Project) => stacked(withStacking({ school: 'halfway' }, project), flat).plan;
-  const base = { ...startProject('rooms', '2027-03-01'), sheets: [{ ...sheet, count: 9 }] };
+  const base = { ...startProject('rooms', '2027-03-01', 'ground'), sheets: [{ ...sheet, count: 9 }] };
   const square: Point[] = [
     [60, 50],
     [110, 50],

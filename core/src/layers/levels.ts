@@ -2,7 +2,18 @@
 import { boundsOf, type Grid, heightAt, insideRing, outlineHeight, type Point, type Ring } from '../geometry/index.ts';
 import { type Built, treadsOf } from '../ground/index.ts';
 import { type Tolerance, toleranceOf } from '../materials/index.ts';
-import { type Item, isClosed, nameOf, type Project, runOf, type Sheet } from '../project/index.ts';
+import {
+  type HeightsAre,
+  heightIs,
+  type Item,
+  isClosed,
+  type Landform,
+  type Mark,
+  nameOf,
+  type Project,
+  runOf,
+  type Sheet,
+} from '../project/index.ts';
 import type { Step, StockClass } from '../stack/index.ts';
 import { formatMeasure, type UnitSystem } from '../units/index.ts';
 import { type AreaMap, areaAt } from './areas.ts';
@@ -12,7 +23,9 @@ export interface LevelPlace {
   itemId: string;
   /** Which of its heights, where it has several: "start", "bed". */
   part: string;
-  /** Finished height asked for. */
+  /** Whether it was drawn as bare foam or as finished ground. */
+  heightIs: HeightsAre;
+  /** The finished height there. */
   wantedMm: number;
   /** Where foam must end so that the skin brings it there; the middle value along the mark. */
   targetMm: number;
@@ -46,22 +59,28 @@ const FLUSH_WORK_MM = 0.3;
  * what was built on them.
  */
 export function levelPlaces(
-  items: readonly Item[],
+  heights: HeightsAre,
+  items: readonly (Mark | Landform)[],
   built: readonly Built[],
   ground: Grid,
   target: Grid,
   map: Pick<AreaMap, 'node'>,
 ): LevelPlace[] {
   return items
-    .flatMap((item) => wantedBy(item, built, ground))
-    .flatMap(({ item, part, wantedMm, places }) => {
-      const middle = middleTarget(places, target);
+    .flatMap((item) => {
+      const is = heightIs(heights, item);
+      return wantedBy(item, built, is === 'foam' ? target : ground).map((wanted) => ({ ...wanted, is }));
+    })
+    .flatMap(({ item, part, wantedMm, places, finished, is }) => {
+      const middle = middleOf(places, target);
       if (!middle) return [];
+      const over = is === 'foam' && !finished ? middleOf(places, ground) : null;
       return {
         itemId: item.id,
         part,
-        wantedMm,
-        targetMm: middle.targetMm,
+        heightIs: is,
+        wantedMm: over?.mm ?? wantedMm,
+        targetMm: middle.mm,
         area: areaAt(map, target, middle.at[0], middle.at[1]),
       };
     });
@@ -129,6 +148,8 @@ interface Wanted {
   part: string;
   wantedMm: number;
   places: Point[];
+  /** Its height is finished, however the item was drawn: ends of what was built are. */
+  finished?: boolean;
 }
 
 /** The heights an item asks for: a line's or a flat's, the ends of a way, the floor of a pit, the bed of a pond or stream, the treads of terraces. */
@@ -162,7 +183,7 @@ function wantedBy(item: Item, built: readonly Built[], ground: Grid): Wanted[] {
       return [
         one(Math.max(0, ends.fromMm - down), [run[0]], `${bed}start`),
         one(Math.max(0, ends.toMm - down), [run[run.length - 1]], `${bed}end`),
-      ];
+      ].map((wanted) => ({ ...wanted, finished: true }));
     }
     default:
       return [];
@@ -201,14 +222,14 @@ function toleranceIn({ option }: Step, pools: readonly StockClass[], sheets: rea
   return wide;
 }
 
-/** The middle foam target over some places, and one of the places where it stands so; null when none of them lies on the base. */
-function middleTarget(places: readonly Point[], target: Grid): { targetMm: number; at: Point } | null {
+/** The middle height over some places, not below the board, and one of the places where it stands so; null when none of them lies on the base. */
+function middleOf(places: readonly Point[], surface: Grid): { mm: number; at: Point } | null {
   const heights = places
-    .filter(([x, y]) => onGrid(target, x, y))
-    .map((at) => ({ at, mm: heightAt(target, at[0], at[1]) }))
+    .filter(([x, y]) => onGrid(surface, x, y))
+    .map((at) => ({ at, mm: heightAt(surface, at[0], at[1]) }))
     .sort((a, b) => a.mm - b.mm);
   const middle = heights[Math.floor(heights.length / 2)];
-  return middle ? { targetMm: Math.max(0, middle.mm), at: middle.at } : null;
+  return middle ? { mm: Math.max(0, middle.mm), at: middle.at } : null;
 }
 
 function onGrid(grid: Grid, x: number, y: number): boolean {

@@ -22,6 +22,15 @@ import type { Target } from './target.ts';
 /** Outline at the bottom of a layer, half way up it, or at its top. */
 const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
 
+/** Who draws bare foam counts sheets: glue lines no thicker than this are within the cut (common practice, no source), mm. */
+const COUNTED_AS_NONE_MM = 0.5;
+
+/** How thick a glue line is counted: as the builder set it, else as usual for the glue. */
+function glueLineMmOf({ heights, stacking, materials }: Pick<Project, 'heights' | 'stacking' | 'materials'>): number {
+  const usual = glueOf(stacking.glue, catalogueOf(materials)).lineMm.likely;
+  return stacking.glueLineMm ?? (heights === 'foam' && usual <= COUNTED_AS_NONE_MM ? 0 : usual);
+}
+
 /** What stacks are chosen from, apart from the school: made once for a target. */
 export interface StackGround {
   target: Target;
@@ -53,7 +62,10 @@ export function stackGround(
   return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map) };
 }
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' | 'materials' | 'recipes' | 'surface'>;
+type Shed = Pick<
+  Project,
+  'heights' | 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' | 'materials' | 'recipes' | 'surface'
+>;
 
 /** The choice of one school: areas that have a school of their own keep it. */
 export function modelFor(project: Shed, ground: StackGround, school: School): StackModel {
@@ -72,7 +84,7 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
     stock: pools,
     options: optionsOf(pools, stacking.wire),
     wire: stacking.wire,
-    glueLineMm: toStep(stacking.glueLineMm ?? glueOf(stacking.glue, catalogue).lineMm.likely),
+    glueLineMm: toStep(glueLineMmOf(project)),
     leastStepMm: stacking.leastStepMm,
     mostFillMm: catalogue.need(paste, 'mostPerCoatMm').high,
     pins: ground.levels

@@ -19,7 +19,12 @@ export const targetOf = (ground: Ground, skin: SkinField): Target => toEnd(targe
 export function* targetFor(ground: Ground, skin: SkinField): Generator<undefined, Target> {
   const grid = yield* eroded(ground.grid, skin);
   yield;
-  const curve = hypsometryOf(grid, ground.coverage);
+  return foamItself({ grid, coverage: ground.coverage });
+}
+
+/** Foam that was drawn as it is to be. */
+export function foamItself({ grid, coverage }: Pick<Ground, 'grid' | 'coverage'>): Target {
+  const curve = hypsometryOf(grid, coverage);
   return { grid, curve, volumeMl: volumeAbove(curve, 0) / 1000 };
 }
 

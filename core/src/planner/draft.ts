@@ -2,8 +2,8 @@
 import type { Grid } from '../geometry/index.ts';
 import { type Solved, shapedOn, solvedOf } from '../ground/index.ts';
 import { createKernel, readAsOne, toEnd } from '../kernel/index.ts';
-import { foamTarget } from '../layers/index.ts';
-import { type Base, baseSize, type Project, skinMmOf } from '../project/index.ts';
+import { evenSkin, foamTarget, skinOver } from '../layers/index.ts';
+import { type Base, baseSize, drawnAlike, type Project, profilesAlike, skinMmOf } from '../project/index.ts';
 import { type Input, stage } from './input.ts';
 
 /** A coarse ground and foam target, good enough to follow a pointer. */
@@ -21,12 +21,21 @@ const draftCell = (nodes: number) => (base: Base) => {
 export const DRAFT_NODES = 2600;
 
 /** Read thirty times a second, and all of it: noting it point by point would take half as long as the draft itself. */
-const drawnAsOne = (project: Project) => ({
-  base: readAsOne(project, 'base'),
-  marks: readAsOne(project, 'marks'),
-  landforms: readAsOne(project, 'landforms'),
-  terrain: readAsOne(project, 'terrain'),
-});
+function drawnAsOne(project: Project) {
+  const heights = readAsOne(project, 'heights');
+  const content = {
+    base: readAsOne(project, 'base'),
+    marks: readAsOne(project, 'marks'),
+    landforms: readAsOne(project, 'landforms'),
+    terrain: readAsOne(project, 'terrain'),
+    tile: readAsOne(project, 'tile'),
+  };
+  const skinMm = () => skinMmOf(project);
+  return {
+    ...drawnAlike(heights, content, skinMm),
+    profiles: profilesAlike(heights, readAsOne(project, 'profiles'), skinMm),
+  };
+}
 
 const solvedDraft = stage({
   name: 'solved draft',
@@ -40,10 +49,11 @@ const solvedDraft = stage({
 const draft = stage({
   name: 'draft',
   needs: { solved: solvedDraft },
-  run: ({ input: { project }, needs: { solved } }): Draft => {
-    const tile = readAsOne(project, 'tile');
-    const ground = shapedOn({ ...drawnAsOne(project), tile, profiles: readAsOne(project, 'profiles') }, solved);
-    return { ground, target: foamTarget(ground, skinMmOf(project)) };
+  *run({ input: { project }, needs: { solved } }): Generator<undefined, Draft> {
+    const surface = shapedOn(drawnAsOne(project), solved);
+    const skinMm = skinMmOf(project);
+    if (project.heights === 'ground') return { ground: surface, target: foamTarget(surface, skinMm) };
+    return { ground: yield* skinOver(surface, evenSkin(skinMm)), target: surface };
   },
 });
 

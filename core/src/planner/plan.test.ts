@@ -31,7 +31,7 @@ const demo = (() => {
 })();
 
 const small = (marks: Mark[], change: Partial<Project> = {}): Project => {
-  const start = startProject('small', '2027-03-01');
+  const start = startProject('small', '2027-03-01', 'ground');
   return {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm: 100, depthMm: 80 } },
@@ -302,12 +302,14 @@ describe('findings', () => {
     expect(codes(small([]))).toEqual(['nothing-drawn']);
     expect(codes(small(hill, { sheets: [] }))).toContain('stack-too-low');
     const low = plan(
-      small(hill, { sheets: [{ ...startProject('s', '2027-03-01').sheets[0], widthMm: 80, depthMm: 100, count: 1 }] }),
+      small(hill, {
+        sheets: [{ ...startProject('s', '2027-03-01', 'ground').sheets[0], widthMm: 80, depthMm: 100, count: 1 }],
+      }),
     ).report.findings.find(({ code }) => code === 'stack-too-low');
     expect(low?.severity).toBe('stop');
     expect(low?.message).toMatch(/circle at 60 \(60 mm\) stands \d+(\.\d)? mm above the highest stack/);
     const tiny = small(hill, {
-      sheets: [{ ...startProject('s', '2027-03-01').sheets[0], widthMm: 60, depthMm: 60, count: 40 }],
+      sheets: [{ ...startProject('s', '2027-03-01', 'ground').sheets[0], widthMm: 60, depthMm: 60, count: 40 }],
     });
     // Seams make small sheets do; without them a piece lies nowhere, and is told by how much.
     expect(codes(tiny)).not.toContain('piece-nowhere');

@@ -16,7 +16,7 @@ import {
 } from './index.ts';
 
 const base = (shape: BaseShape, frame: Base['frame'] = null): Base => ({
-  ...startProject('base', '2027-03-01').base,
+  ...startProject('base', '2027-03-01', 'ground').base,
   shape,
   frame,
 });
@@ -80,7 +80,7 @@ describe('a drawn outline as the base', () => {
   ] as const;
 
   it('everything moves with it: what is locked, the section line and the line of the distance too', () => {
-    const start = startProject('outline', '2027-03-01');
+    const start = startProject('outline', '2027-03-01', 'ground');
     const drawn = drawItem(start, 'spot', [[60, 50]], 20, { locked: true }).project;
     const far = {
       ...drawn,
@@ -95,7 +95,7 @@ describe('a drawn outline as the base', () => {
 
   it('one that crosses itself is none', () =>
     expect(
-      baseFromOutline(startProject('bow', '2027-03-01'), [square[0], square[2], square[1], square[3]]),
+      baseFromOutline(startProject('bow', '2027-03-01', 'ground'), [square[0], square[2], square[1], square[3]]),
     ).toBeNull());
 });
 

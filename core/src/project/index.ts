@@ -8,6 +8,7 @@ export * from './edits/stackEdits.ts';
 export * from './edits/storesEdits.ts';
 export * from './frame.ts';
 export * from './heights.ts';
+export * from './heightsAre.ts';
 export * from './items.ts';
 export { readHeights, writeHeights } from './reading/heights16.ts';
 export * from './reading/read.ts';

@@ -23,7 +23,7 @@ import {
   writeProject,
 } from './index.ts';
 
-const project = startProject('Test', '2027-03-01');
+const project = startProject('Test', '2027-03-01', 'ground');
 const fault = (text: string) => {
   const read = readProject(text);
   return read.ok ? null : read.fault;

@@ -1,5 +1,6 @@
 import { noMaterials } from '../materials/index.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
+import type { HeightsAre } from './heightsAre.ts';
 import { usualRecipe, usualSurface } from './recipes.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schemas/schema.ts';
 import type { Sheet } from './schemas/sheetSchema.ts';
@@ -27,8 +28,8 @@ export const usualSheet = (id: string): Sheet => ({
   limit: { kind: 'anywhere' },
 });
 
-/** A project with sound defaults and nothing drawn yet. `startDate` is an ISO date. */
-export function startProject(name: string, startDate: string): Project {
+/** A project with sound defaults and nothing drawn yet. `startDate` is an ISO date; heights are of bare foam, as builders stack it. */
+export function startProject(name: string, startDate: string, heights: HeightsAre = 'foam'): Project {
   return {
     format: PROJECT_FORMAT,
     version: PROJECT_VERSION,
@@ -37,6 +38,7 @@ export function startProject(name: string, startDate: string): Project {
     scale: null,
     distance: null,
     currency: 'EUR',
+    heights,
     base: {
       shape: { kind: 'rectangle', widthMm: 297, depthMm: 210 },
       board: { material: 'fibreboard', thicknessMm: 6, airBelow: false },

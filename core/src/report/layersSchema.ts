@@ -52,6 +52,8 @@ const levelSchema = z.strictObject({
   itemId: z.string(),
   part: z.string(),
   name: z.string(),
+  /** Whether it was drawn as bare foam or as finished ground. */
+  heightIs: z.enum(['foam', 'ground']),
   wantedMm: z.number(),
   skinMm: z.number(),
   targetMm: z.number(),

@@ -27,7 +27,7 @@ const sheet = (project: Project): Project['sheets'][number] => ({ ...project.she
 
 /** A small block of foam, 20 mm high; so many tiles like it. */
 function blocks(count: number, change: (project: Project) => Project = (project) => project): Project {
-  const start = startProject('Blocks', '2027-03-01');
+  const start = startProject('Blocks', '2027-03-01', 'ground');
   const base = { ...start.base, shape: { kind: 'rectangle' as const, widthMm: 100, depthMm: 100 } };
   const one: Project = change({
     ...start,

@@ -36,7 +36,7 @@ export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL
       [sizeMm, round(yMm)],
     ],
   });
-  const start = startProject(`${project.name.slice(0, 105)}, test piece`, project.bench.startDate);
+  const start = startProject(`${project.name.slice(0, 105)}, test piece`, project.bench.startDate, project.heights);
   const highMm = round(lowMm + thick);
   return {
     ...start,

@@ -7,7 +7,7 @@ import { optionsOf, stockClassesOf } from './index.ts';
 const wire = { kerfMm: 1, thinnestMm: 3 };
 /** A low round hill over a shed of one sheet that was measured, with a wire. */
 function hillOn(measuredMm: number) {
-  const start = startProject('slices', '2027-03-01');
+  const start = startProject('slices', '2027-03-01', 'ground');
   const { shape } = { shape: { kind: 'rectangle' as const, widthMm: 160, depthMm: 100 } };
   return {
     ...start,

@@ -3,7 +3,7 @@ import { plan, startProject } from '../index.ts';
 import { circle } from '../testing/solids.ts';
 import { adviceOf } from './advice.ts';
 
-const start = startProject('advice', '2027-03-01');
+const start = startProject('advice', '2027-03-01', 'ground');
 const project = {
   ...start,
   base: { ...start.base, board: { ...start.base.board, material: 'hardboard' as const } },

@@ -6,7 +6,7 @@ import { uniformFrom } from '../units/index.ts';
 import { needsOf } from './needs.ts';
 import { enoughOf, shoppingOf } from './shopping.ts';
 
-const start = startProject('s', '2027-03-01');
+const start = startProject('s', '2027-03-01', 'ground');
 
 /** A step that needs some of something; `line` is low, likely, high. */
 const step = (id: string, ...lines: [string, string, PackUnit, number, number, number][]): StageTakeoff => ({

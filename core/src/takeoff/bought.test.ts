@@ -7,7 +7,7 @@ import type { StageTakeoff } from './stage.ts';
 import { surfaceStages } from './surfaceStages.ts';
 import type { WornSurface } from './wornSurface.ts';
 
-const start = startProject('b', '2027-03-01');
+const start = startProject('b', '2027-03-01', 'ground');
 const catalogue = catalogueOf(noMaterials());
 
 /** A board of 10 dm2 with some steps to fill. */

@@ -79,7 +79,7 @@ describe('posts', () => {
 });
 
 describe('rows on the ground', () => {
-  const start = startProject('r', '2027-03-01');
+  const start = startProject('r', '2027-03-01', 'ground');
   const drawn = (kind: 'fence' | 'street' | 'track', change: object): Project =>
     drawItem(
       start,
@@ -147,7 +147,7 @@ describe('tiles and fibre', () => {
 
   it('fibre for a cloud by its room', () => {
     const count = { kind: 'fill' as const, id: 'f', name: 'Smoke', volumeMl: 500 };
-    const [stage] = countStages({ ...startProject('f', '2027-03-01'), counts: [count] }, slope);
+    const [stage] = countStages({ ...startProject('f', '2027-03-01', 'ground'), counts: [count] }, slope);
     expect(stage.materials[1].amount.likely).toBeCloseTo(4, 9);
     expect(stage.handsOn.likely).toBe(10);
   });

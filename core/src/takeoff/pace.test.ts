@@ -10,7 +10,7 @@ import type { StageTakeoff } from './index.ts';
 /** A flat base of 300 x 200 mm with foam at 40 mm and paste of some thickness over all of it: amounts by hand. */
 const [w, d] = [300, 200];
 function steps(coats: Coat[], change: (project: Project) => Project = (project) => project) {
-  const start = startProject('pace', '2027-03-01');
+  const start = startProject('pace', '2027-03-01', 'ground');
   const skin = coats.reduce(
     (all, { operation, thicknessMm }) => all + (operation === 'skin' ? (thicknessMm ?? 0) : 0),
     0,

@@ -123,7 +123,7 @@ function guideDrawing(project: Project, source: TemplateSource, layer: TemplateL
     strong: true,
   }));
   const lines = [
-    `${layer.thicknessMm} mm thick, from ${layer.bottomMm.toFixed(1)} to ${layer.topMm.toFixed(1)} mm over the baseboard`,
+    `${layer.thicknessMm} mm thick, from ${layer.bottomMm.toFixed(1)} to ${layer.topMm.toFixed(1)} mm of foam over the baseboard`,
     `Pieces: ${mine.map((piece) => `${piece.id}${piece.bedName ? ` (${piece.bedName})` : ''}`).join(', ')}`,
     `${layer.dowels.length ? `${layer.dowels.length} dowels into the layer below. ` : ''}${layer.works.join('. ')}`,
     'Thick line: this layer. Dashed: the layer above. Thin: the layer below. The back of the base is up.',

@@ -3,7 +3,7 @@ import { circle } from './solids.ts';
 
 /** A small hill of 25 mm, its only zone dressed with these coats. */
 export function dressed(coats: Coat[], change: Partial<Project> = {}): Project {
-  const start = startProject('dressed', '2027-03-01');
+  const start = startProject('dressed', '2027-03-01', 'ground');
   return {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm: 160, depthMm: 100 } },

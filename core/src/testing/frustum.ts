@@ -4,7 +4,7 @@ import { baseOutline, type Project, startProject } from '../project/index.ts';
 
 /** Square frustum: base 240 x 240 mm, faces rising over 80 mm to a flat top of 80 x 80 mm at 64 mm. */
 export const frustumProject = (): Project => {
-  const project = startProject('Square frustum', '2027-03-01');
+  const project = startProject('Square frustum', '2027-03-01', 'ground');
   return {
     ...project,
     base: { ...project.base, shape: { kind: 'rectangle', widthMm: 240, depthMm: 240 } },

@@ -4,7 +4,7 @@ import { baseOutline, type Contour, type Mark, startProject } from '../project/i
 
 /** Ground of a formula over a rectangular base, with 1 mm cells unless told otherwise. */
 export function groundFrom(widthMm: number, depthMm: number, z: (x: number, y: number) => number, cellMm = 1): Ground {
-  const { base } = startProject('solid', '2027-03-01');
+  const { base } = startProject('solid', '2027-03-01', 'ground');
   const outline = baseOutline({ ...base, shape: { kind: 'rectangle', widthMm, depthMm } });
   return measureGround(outline, sampleFormula(gridOver(widthMm, depthMm, cellMm), z));
 }

@@ -28,7 +28,14 @@ export function landFor(project: Project, ground: Ground, given?: Target) {
   const worn = wornOf(project, ground, zones);
   const target = given ?? targetOf(ground, worn.skin);
   const map = areasOf(project, ground, zones);
-  const levels = levelPlaces([...project.marks, ...project.landforms], ground.built, ground.grid, target.grid, map);
+  const levels = levelPlaces(
+    project.heights,
+    [...project.marks, ...project.landforms],
+    ground.built,
+    ground.grid,
+    target.grid,
+    map,
+  );
   const rooms = roomsOf(project, ground, layIn(project.laid, ground, target));
   return { ground, target, map, levels, rooms, zones, worn, stack: stackGround(project, ground, target, map, levels) };
 }

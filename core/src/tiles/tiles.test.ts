@@ -19,10 +19,10 @@ import {
 import { placesOf, sideAt } from './set.ts';
 
 const base = {
-  ...startProject('p', '2027-03-01').base,
+  ...startProject('p', '2027-03-01', 'ground').base,
   shape: { kind: 'rectangle', widthMm: 100, depthMm: 100 } as const,
 };
-const one: Project = { ...startProject('p', '2027-03-01'), base };
+const one: Project = { ...startProject('p', '2027-03-01', 'ground'), base };
 const lane = {
   id: 'lane',
   name: 'Lane',

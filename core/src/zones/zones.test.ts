@@ -17,8 +17,8 @@ import { suggestedZones } from './suggest.ts';
 import { namedZones, zonesOf } from './zones.ts';
 
 const start: Project = {
-  ...startProject('p', '2027-03-01'),
-  base: { ...startProject('p', '2027-03-01').base, shape: { kind: 'rectangle', widthMm: 100, depthMm: 80 } },
+  ...startProject('p', '2027-03-01', 'ground'),
+  base: { ...startProject('p', '2027-03-01', 'ground').base, shape: { kind: 'rectangle', widthMm: 100, depthMm: 80 } },
 };
 const rule = (id: string, cover: Cover, when: Partial<ZoneRule['when']>): ZoneRule => ({
   id,

@@ -9,6 +9,8 @@ interface ViewState {
   /** Heights in the section are drawn this many times as tall. */
   stretch: number;
   /** What the tint of the plan tells. */
+  /** Which heights stand beside what is drawn. */
+  heightsShown: 'as drawn' | 'bare foam' | 'finished';
   shading: 'relief' | 'slope' | 'height' | 'wet' | 'standing' | 'cover' | 'paste';
   /** The base of the figure whose footing is shown, mm. */
   figureMm: number;
@@ -46,6 +48,7 @@ export const useView = create<ViewState>()(
       theme: 'plaster',
       sectionOpen: true,
       stretch: 1,
+      heightsShown: 'as drawn',
       shading: 'relief',
       figureMm: 32,
       snapping: true,

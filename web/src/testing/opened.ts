@@ -4,7 +4,7 @@ import { usePlan } from '../worker/planStore.ts';
 
 /** A small board with one hill, three kinds of coat and a fence's worth of nothing else: planned in a moment. */
 export function smallProject(): Project {
-  const start = startProject('Small', '2027-03-01');
+  const start = startProject('Small', '2027-03-01', 'ground');
   const hill = Array.from({ length: 24 }, (_, k): [number, number] => [
     80 + 45 * Math.cos((k * Math.PI) / 12),
     50 + 35 * Math.sin((k * Math.PI) / 12),

@@ -6,7 +6,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { projectNow, showProject } from '../store/projectStore.ts';
 import { FindingItem } from './FindingItem.tsx';
 
-const start = startProject('Own', '2027-03-01');
+const start = startProject('Own', '2027-03-01', 'ground');
 const [recipe] = start.recipes;
 const coats = ['a', 'b', 'c'].map((id) => newCoat(id, 'paint', 'acrylic'));
 const finding: Finding = {

@@ -6,7 +6,7 @@ import { projectNow, showProject, useProject } from '../store/projectStore.ts';
 import { OwnFigure } from '../ui/OwnFigure.tsx';
 import { InHouse } from './InHouse.tsx';
 
-beforeEach(() => showProject('p', startProject('Own', '2027-03-01')));
+beforeEach(() => showProject('p', startProject('Own', '2027-03-01', 'ground')));
 afterEach(cleanup);
 
 function Figure({ material, property }: { material: string; property: Property }) {

@@ -1,5 +1,5 @@
 import { heightAt, insideRing } from '../../geometry/index.ts';
-import { nameOf } from '../../project/index.ts';
+import { heightsMeantAs, nameOf, skinMmOf } from '../../project/index.ts';
 import type { PlanView, Rule } from '../finding.ts';
 import { atItem } from '../markWords.ts';
 
@@ -8,7 +8,8 @@ export const missedSpots: Rule = ({ project, ground, solved }: PlanView) =>
   project.marks.flatMap((mark) => {
     if (mark.kind !== 'spot') return [];
     const [x, y] = mark.points[0];
-    if (!insideRing(ground.outline, x, y) || Math.abs(heightAt(solved, x, y) - mark.heightMm) <= 0.5) return [];
+    const { heightMm } = heightsMeantAs(project.heights, project.heights, mark, skinMmOf(project));
+    if (!insideRing(ground.outline, x, y) || Math.abs(heightAt(solved, x, y) - heightMm) <= 0.5) return [];
     return [
       atItem(
         mark,

@@ -36,8 +36,8 @@ const box = (x0: number, y0: number, x1: number, y1: number): Point[] => [
   [x0, y1],
 ];
 const empty: Project = {
-  ...startProject('forms', '2027-03-01'),
-  base: { ...startProject('f', '2027-03-01').base, shape: { kind: 'rectangle', widthMm: 200, depthMm: 160 } },
+  ...startProject('forms', '2027-03-01', 'ground'),
+  base: { ...startProject('f', '2027-03-01', 'ground').base, shape: { kind: 'rectangle', widthMm: 200, depthMm: 160 } },
 };
 
 function form(kind: ItemKind, points: readonly Point[], change: object = {}): Landform {

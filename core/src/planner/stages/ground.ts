@@ -1,10 +1,18 @@
-import { finishedGround } from '../../ground/index.ts';
+import type { Ground } from '../../ground/index.ts';
+import { groundOver } from '../../layers/index.ts';
+import { skinMmOf } from '../../project/index.ts';
 import { stage } from '../input.ts';
-import { solved } from './solved.ts';
+import { formed, usualGround } from './formed.ts';
+import { skin } from './worn.ts';
 
-/** The solved ground with its landforms built on, measured. */
+/** The finished ground: as drawn, or the foam as drawn with the skin of each zone on it. */
 export const ground = stage({
   name: 'ground',
-  needs: { solved },
-  run: ({ input: { project }, needs }) => finishedGround(project, needs.solved),
+  needs: { usualGround },
+  *run({ input: { project }, needs, ask }): Generator<undefined, Ground> {
+    if (project.heights === 'ground') return needs.usualGround;
+    const worn = yield* ask(skin);
+    const usual = !worn.node && worn.thicknessMm[0] === skinMmOf(project);
+    return usual ? needs.usualGround : yield* groundOver(yield* ask(formed), worn);
+  },
 });

@@ -11,6 +11,7 @@ const levels = stage({
   needs: { ground, target, areas },
   run: ({ input: { project }, needs }) =>
     levelPlaces(
+      project.heights,
       [...project.marks, ...project.landforms],
       needs.ground.built,
       needs.ground.grid,

@@ -1,6 +1,8 @@
 import { groundOf } from '../../ground/index.ts';
-import { openAsClosed } from '../../project/index.ts';
+import { evenSkin, groundOver } from '../../layers/index.ts';
+import { drawnAlike, openAsClosed, profilesAlike, skinMmOf } from '../../project/index.ts';
 import { readSet, readTile, type TileRead } from '../../tiles/index.ts';
+import { builtFinished } from '../builtFinished.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
 
@@ -20,8 +22,13 @@ const closedTile = (id: string) =>
     *run({ input: { project, cell } }) {
       const closed = project.tiles.find((tile) => tile.id === id);
       if (!closed) throw new Error(`There is no tile ${id}`);
-      const shape = { ...closed, tile: closed, profiles: project.profiles };
-      return readTile(project, closed, yield* groundOf(shape, cell(shape.base)));
+      const { heights } = project;
+      const skinMm = () => skinMmOf(project);
+      const profiles = profilesAlike(heights, project.profiles, skinMm);
+      const shape = { ...drawnAlike(heights, closed, skinMm), tile: closed, profiles };
+      const surface = yield* groundOf(shape, cell(shape.base));
+      if (heights === 'ground') return readTile(project, closed, surface);
+      return readTile(project, closed, yield* groundOver(builtFinished(surface, skinMm()), evenSkin(skinMm())));
     },
   });
 

@@ -1,12 +1,12 @@
 import { wornOf } from '../../recipes/index.ts';
 import { stage } from '../input.ts';
-import { ground } from './ground.ts';
+import { usualGround } from './formed.ts';
 import { zoneAreas } from './zones.ts';
 
 /** How much of each zone each of its coats is meant for, and how thick the skin is where. */
 export const worn = stage({
   name: 'worn',
-  needs: { ground, zoneAreas },
+  needs: { ground: usualGround, zoneAreas },
   run: ({ input: { project }, needs }) => wornOf(project, needs.ground, needs.zoneAreas),
 });
 

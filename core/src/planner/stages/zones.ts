@@ -1,12 +1,12 @@
 import type { Project } from '../../project/index.ts';
 import { namedZones, zonesFor } from '../../zones/index.ts';
 import { stage } from '../input.ts';
-import { ground } from './ground.ts';
+import { usualGround } from './formed.ts';
 
 /** Which zone lies where. */
 export const zoneAreas = stage({
   name: 'areas of zones',
-  needs: { ground },
+  needs: { ground: usualGround },
   run: ({ input: { project }, needs }) => zonesFor(project, needs.ground),
   // Areas that are built in ways of their own, or wear skins of their own, may be zones: then these may not lag behind. And a base of another size has other cells.
   lags: ({ input: { project }, needs: { ground: land }, before }) =>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { faultOfEdit } from '../reading/read.ts';
 import { startProject } from '../start.ts';
 
-const project = startProject('f', '2027-03-01');
+const project = startProject('f', '2027-03-01', 'ground');
 
 describe('whether an edit can be written and read again', () => {
   it('what can is let through, what was not changed is not looked at', () => {

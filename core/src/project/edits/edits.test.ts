@@ -25,7 +25,7 @@ const pond: Point[] = [
 ];
 /** A project with one thing of each way of being drawn. */
 function several(): { project: Project; ids: string[] } {
-  let project = startProject('edits', '2027-03-01');
+  let project = startProject('edits', '2027-03-01', 'ground');
   const ids: string[] = [];
   const draw = (kind: ItemKind, points: readonly Point[], change: object = {}) => {
     const drawn = drawItem(project, kind, points, 20, change);

@@ -24,7 +24,7 @@ import {
   writeRecipe,
 } from '../index.ts';
 
-const start = startProject('p', '2027-03-01');
+const start = startProject('p', '2027-03-01', 'ground');
 const patched = drawItem(
   start,
   'patch',

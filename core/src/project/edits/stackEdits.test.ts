@@ -11,7 +11,7 @@ import {
   togglePin,
 } from '../index.ts';
 
-const project = startProject('by hand', '2027-03-01');
+const project = startProject('by hand', '2027-03-01', 'ground');
 const layer = (id: string) => ({ sheetIds: [id], sliceMm: null });
 const written = ['a', 'b', 'c'].map(layer);
 const order = (next: typeof project) => next.stack.byHand?.map(({ sheetIds }) => sheetIds[0]).join('');

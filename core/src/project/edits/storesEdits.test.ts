@@ -13,7 +13,7 @@ import {
   removeStoreItem,
 } from './storesEdits.ts';
 
-const start = startProject('s', '2027-03-01');
+const start = startProject('s', '2027-03-01', 'ground');
 const jar = (id: string, amount: number, more: Partial<StoreItem> = {}): StoreItem => ({
   id,
   material: 'gesso',

@@ -96,6 +96,8 @@ const migrations: Migrations = {
     stacking: withField(document.stacking, { pressed: true }),
     limits: withField(document.limits, { sureOf: 80 }),
   }),
+  /** Up to version 9 all heights were of finished ground. */
+  9: (document) => ({ ...document, heights: 'ground' }),
 };
 
 /** A part of a document with a field that came in later; what is no such part is left to be refused. */

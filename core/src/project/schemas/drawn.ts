@@ -9,6 +9,11 @@ export const heightMm = z
   .min(0, 'A height is measured up from the top of the baseboard and cannot be below it')
   .max(2000);
 
+/** What heights are of: bare foam, with skin and cover on top of it, or the finished ground. */
+export const heightsAre = z.enum(['foam', 'ground']);
+/** Of what has a height of its own: what that is of, where it is not as the project has it. */
+export const heightIs = heightsAre.optional();
+
 /** `hidden`: not drawn on the plan, though it still shapes the ground. `locked`: cannot be moved or changed by hand. */
 export const drawn = { id, name, hidden: z.boolean(), locked: z.boolean() };
 

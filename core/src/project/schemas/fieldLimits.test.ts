@@ -4,7 +4,7 @@ import { fieldLimits } from './fieldLimits.ts';
 
 describe('limits of fields, from the schema', () => {
   it('are those at which an edit is refused', () => {
-    const project = startProject('limits', '2027-03-01');
+    const project = startProject('limits', '2027-03-01', 'ground');
     const { least, most } = fieldLimits('sheets.count');
     const counted = (count: number) => ({ ...project, sheets: [{ ...project.sheets[0], count }] });
     expect(faultOfEdit(project, counted(least))).toBeNull();

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { drawn, heightMm, lineOf, outlineOf } from './drawn.ts';
+import { drawn, heightIs, heightMm, lineOf, outlineOf } from './drawn.ts';
 
 /** Slope of a bank, 90 is a wall. */
 const degrees = z.number().min(1).max(90);
@@ -7,8 +7,9 @@ const size = z.number().gt(0).max(2000);
 /** Null: as the land lies there. */
 const landOr = heightMm.nullable();
 const percent = z.number().min(0).max(100);
-const line = { ...drawn, ...lineOf(2000) };
-const outline = { ...drawn, ...outlineOf(2000) };
+const line = { ...drawn, heightIs, ...lineOf(2000) };
+const outline = { ...drawn, heightIs, ...outlineOf(2000) };
+const laidOutline = { ...drawn, ...outlineOf(2000) };
 
 export const wayUses = ['road', 'track', 'roadbed', 'path'] as const;
 export const waters = ['pond', 'lake', 'sea'] as const;
@@ -170,7 +171,7 @@ export const laidKinds = ['rock', 'bark', 'slate', 'cast', 'building'] as const;
 /** A thing laid in rather than built: it stands on the ground at its height, sunk by how deep it is bedded. */
 export const laidSchema = z.strictObject({
   kind: z.enum(laidKinds),
-  ...outline,
+  ...laidOutline,
   heightMm: size,
   beddedMm: z.number().min(0).max(2000),
   /** Room to be kept free round it. */

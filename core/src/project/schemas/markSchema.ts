@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { drawn, heightMm, lineOf, pointSchema } from './drawn.ts';
+import { drawn, heightIs, heightMm, lineOf, pointSchema } from './drawn.ts';
 
 const contourSchema = z
   .strictObject({
     kind: z.literal('contour'),
     ...drawn,
+    heightIs,
     heightMm,
     closed: z.boolean(),
     /** A closed line whose inside lies flat at its height (a bench, a pit floor). */
@@ -23,6 +24,7 @@ const contourSchema = z
 const spotSchema = z.strictObject({
   kind: z.literal('spot'),
   ...drawn,
+  heightIs,
   heightMm,
   points: z.array(pointSchema).length(1, 'A spot height has one point'),
 });
@@ -31,6 +33,7 @@ const spotSchema = z.strictObject({
 const formSchema = z.strictObject({
   kind: z.literal('form'),
   ...drawn,
+  heightIs,
   fromMm: heightMm,
   toMm: heightMm,
   ...lineOf(),
@@ -40,6 +43,7 @@ const formSchema = z.strictObject({
 const breakSchema = z.strictObject({
   kind: z.literal('break'),
   ...drawn,
+  heightIs,
   topMm: heightMm.nullable(),
   footMm: heightMm.nullable(),
   ...lineOf(),

@@ -3,7 +3,7 @@ import { ownMaterialsSchema } from '../../materials/index.ts';
 import { baseSchema } from './baseSchema.ts';
 import { distanceSchema, envelopeSchema, judgingSchema, limitsSchema } from './briefSchema.ts';
 import { cuttingSchema, nestSchema, paperSchema } from './cuttingSchema.ts';
-import { id, name, pointSchema } from './drawn.ts';
+import { heightsAre, id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
 import { recipeSchema } from './recipeSchema.ts';
@@ -18,7 +18,7 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 9;
+export const PROJECT_VERSION = 10;
 
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({
@@ -97,6 +97,8 @@ export const projectSchema = z.strictObject({
   scale: z.number().min(1).max(1e6).nullable(),
   distance: distanceSchema.nullable(),
   currency: z.string().max(8),
+  /** What drawn heights are of, where an item does not say otherwise. */
+  heights: heightsAre,
   envelope: envelopeSchema,
   limits: limitsSchema,
   judging: judgingSchema,

@@ -2,7 +2,7 @@ import { findItem, type Item, isMark, itemsOf, middleOf, type Point, shiftItems 
 import { useMemo, useRef } from 'react';
 import { endPreview, preview, settle, usePreview, useShown } from '../../store/preview.ts';
 import { useProject } from '../../store/projectStore.ts';
-import { alsoPick, pickItem, pickItems, usePicked } from '../../store/viewStore.ts';
+import { alsoPick, pickItem, pickItems, usePicked, useView } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { useFrame } from '../handling/planFrame.ts';
@@ -11,7 +11,7 @@ import { useSectionLine } from '../section/sectionLine.ts';
 import { Handle } from './Handle.tsx';
 import { ItemHandles } from './ItemHandles.tsx';
 import { ItemShape } from './ItemShape.tsx';
-import { itemLabel } from './itemLabel.ts';
+import { itemLabel, shownAs } from './itemLabel.ts';
 import { type Label, placeLabels } from './labels.ts';
 import { snapPoint } from './snap.ts';
 
@@ -133,7 +133,9 @@ function Labels({ items, picked }: { items: readonly Item[]; picked: readonly st
   const { place, width, height } = useFrame();
   const report = usePlan((state) => state.report);
   const say = useSay();
-  const { sections } = useProject();
+  const project = useProject();
+  const { sections } = project;
+  const shown = useView((view) => view.heightsShown);
   const line = useSectionLine();
   const ends = [line.from, line.to].map(place);
   const grips = [...ends, ...sections.map(({ from }) => place(from))];
@@ -145,7 +147,8 @@ function Labels({ items, picked }: { items: readonly Item[]; picked: readonly st
     kept.current = placeLabels(
       // Marks first: their heights are what is read off a plan.
       [...items].sort((a, b) => Number(isMark(b)) - Number(isMark(a))),
-      (item) => itemLabel(item, report, (mm) => say.mm(mm).replace(' mm', '').replace(' in', '″')),
+      (item) =>
+        itemLabel(shownAs(project, shown, item), report, (mm) => say.mm(mm).replace(' mm', '').replace(' in', '″')),
       place,
       { width, height },
       [[ends[0], ends[1]], ...grips.map((grip) => [grip, grip] as const)],

@@ -29,7 +29,7 @@ describe('numbers written while dragging', () => {
 });
 
 describe('what a dragged point takes hold of', () => {
-  const start = startProject('snap', '2027-03-01');
+  const start = startProject('snap', '2027-03-01', 'ground');
   const base: Project = {
     ...start,
     base: { ...start.base, shape: { kind: 'rectangle', widthMm: 200, depthMm: 100 } },

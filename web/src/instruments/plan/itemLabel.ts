@@ -1,4 +1,22 @@
-import { type Item, type PlanReport, sayGradient } from '@hosket/core';
+import {
+  hasHeights,
+  heightsMeantAs,
+  type Item,
+  type PlanReport,
+  type Project,
+  sayGradient,
+  skinMmOf,
+} from '@hosket/core';
+
+/** Which heights are written: those that were drawn, or all as bare foam or finished ground. */
+export const heightsShown = ['as drawn', 'bare foam', 'finished'] as const;
+export type HeightsShown = (typeof heightsShown)[number];
+
+/** An item with the heights that are to be written. */
+export function shownAs(project: Project, shown: HeightsShown, item: Item): Item {
+  if (shown === 'as drawn' || !hasHeights(item)) return item;
+  return heightsMeantAs(shown === 'finished' ? 'ground' : 'foam', project.heights, item, skinMmOf(project));
+}
 
 /** What stands beside an item on the plan: its height, its gradient, the room under it. Empty where there is nothing to say. */
 export function itemLabel(item: Item, report: PlanReport | null, mm: (value: number) => string): string {

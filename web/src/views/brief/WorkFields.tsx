@@ -43,6 +43,23 @@ export function WorkFields({ project }: { project: Project }) {
           }
         />
       </div>
+      <div className="col-span-2">
+        <ChoiceField
+          label="Drawn heights are of"
+          value={project.heights}
+          options={[
+            { value: 'foam', text: 'bare foam; skin and cover come on top' },
+            { value: 'ground', text: 'the finished ground; foam is cut lower' },
+          ]}
+          onValue={(heights) => edit((p) => ({ ...p, heights }))}
+        />
+        <p className="mt-1 text-xs text-muted">
+          {project.heights === 'foam'
+            ? 'Waters, decks, track and the sides of tiles are finished heights all the same.'
+            : 'A single thing may be of bare foam all the same.'}{' '}
+          Numbers stay as they are when this changes.
+        </p>
+      </div>
     </fieldset>
   );
 }

@@ -1,6 +1,19 @@
-import { changeItem, type Item, type ItemField, isPoint, kindWords, type LandformReport } from '@hosket/core';
-import { edit } from '../../store/projectStore.ts';
+import {
+  changeItem,
+  hasHeights,
+  heightIs,
+  heightParts,
+  heightsMeantAs,
+  type Item,
+  type ItemField,
+  isPoint,
+  kindWords,
+  type LandformReport,
+  skinMmOf,
+} from '@hosket/core';
+import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
+import { useSay } from '../../ui/Figures.tsx';
 
 /** The picked thing's few parameters. */
 export function ItemFields({ item, built }: { item: Item; built: LandformReport | undefined }) {
@@ -47,12 +60,48 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
             onValue={(opens) => change({ opens })}
           />
         )}
+        <HeightIs item={item} change={change} />
         {item.kind === 'channel' && <FordFields item={item} change={change} />}
         {!isPoint(item) && (
           <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />
         )}
       </div>
     </fieldset>
+  );
+}
+
+const heightWords = { foam: 'bare foam', ground: 'finished ground' } as const;
+
+/** Whether its heights are of bare foam or finished; and what the other comes to, on level ground. */
+function HeightIs({ item, change }: { item: Item; change: (fields: Record<string, unknown>) => void }) {
+  const project = useProject();
+  const say = useSay();
+  if (!hasHeights(item)) return null;
+  const { heightIs: own, ...rest } = item;
+  const usual = heightIs(project.heights, rest);
+  const is = own ?? usual;
+  const other = heightsMeantAs(is === 'foam' ? 'ground' : 'foam', project.heights, item, skinMmOf(project));
+  const heights = heightParts(other).flatMap(({ key, label, sense }) => {
+    const mm = (other as unknown as Record<string, number | null>)[key];
+    return sense === 'height' && typeof mm === 'number' ? [`${label} ${say.mm(mm)}`] : [];
+  });
+  return (
+    <div>
+      <ChoiceField
+        label="Its heights are of"
+        value={own ?? ''}
+        options={[
+          { value: '', text: `${heightWords[usual]}, as usual here` },
+          ...(['foam', 'ground'] as const).map((value) => ({ value, text: heightWords[value] })),
+        ]}
+        onValue={(value) => change({ heightIs: value || undefined })}
+      />
+      {heights.length > 0 && (
+        <p className="mt-0.5 text-xs text-muted">
+          {is === 'foam' ? 'Finished' : 'Bare foam'}: <span className="figure">{heights.join(', ')}</span>
+        </p>
+      )}
+    </div>
   );
 }
 

@@ -48,7 +48,7 @@ export function ItemPanel({ item }: { item: Item }) {
               <Line name="Finished height" remark={levels.length > 1 ? level.name.replace(/^.*, /, '') : undefined}>
                 <Figure text={say.mm(level.wantedMm)} />
               </Line>
-              <Line name="Foam wanted" remark="less the skin">
+              <Line name="Bare foam wanted" remark="under the skin">
                 <Figure text={say.mm(level.targetMm)} />
               </Line>
               <Line name="Foam there" remark={sayWork(level, say.mm)}>

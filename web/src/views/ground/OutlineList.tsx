@@ -1,9 +1,9 @@
 import { type Item, isClosed, itemsOf, kindWords, type Project, reorderItem } from '@hosket/core';
 import { ArrowDown, ArrowUp, EyeOff, Lock } from 'lucide-react';
 import { type MouseEvent, useState } from 'react';
-import { itemLabel } from '../../instruments/plan/itemLabel.ts';
+import { itemLabel, shownAs } from '../../instruments/plan/itemLabel.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
-import { alsoPick, pickItem, pickItems, usePicked } from '../../store/viewStore.ts';
+import { alsoPick, pickItem, pickItems, usePicked, useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
@@ -60,6 +60,8 @@ function kindNote(item: Item): string {
 function Group({ title, items, ordered }: { title: string; items: readonly Item[]; ordered?: boolean }) {
   const picked = usePicked((state) => state.ids);
   const report = usePlan((state) => state.report);
+  const project = useProject();
+  const heightsShown = useView((view) => view.heightsShown);
   const say = useSay();
   if (!items.length) return null;
   const pick = (event: MouseEvent, id: string) =>
@@ -80,7 +82,7 @@ function Group({ title, items, ordered }: { title: string; items: readonly Item[
                 {item.name || item.id}
                 <span className="text-xs text-muted"> {kindNote(item)}</span>
               </span>
-              <Figure text={itemLabel(item, report, say.mm)} />
+              <Figure text={itemLabel(shownAs(project, heightsShown, item), report, say.mm)} />
             </button>
             {item.locked && <Lock size={12} aria-label="locked" className="ml-1 text-muted" />}
             {item.hidden && <EyeOff size={12} aria-label="hidden on the plan" className="ml-1 text-muted" />}

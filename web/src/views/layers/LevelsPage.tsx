@@ -5,14 +5,14 @@ import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
 
 const CAPTION =
-  'Off by: what the tolerances of the sheets below add up to if they err apart (root of the sum of squares); at worst: if all err alike. What should fall on a joint is weighed in the choice by the minutes a millimetre off it costs.';
+  'In bold: the height that was drawn, finished ground or bare foam. Off by: what the tolerances of the sheets below add up to if they err apart (root of the sum of squares); at worst: if all err alike. What should fall on a joint is weighed in the choice by the minutes a millimetre off it costs.';
 
 /** Every height wanted: skin, foam wanted and foam there, what to do, and how sure it is. */
 export function LevelsPage({ stack }: { stack: StackReport }) {
   const { onJoint } = useProject().stack;
   const units = useView((view) => view.units);
   const say = useSay();
-  const heads = ['Level', 'Wanted', 'Skin', 'Foam wanted', 'Foam there', 'To do', 'Off by', 'At worst', 'On a joint'];
+  const heads = ['Level', 'Finished', 'Skin', 'Bare foam', 'Foam there', 'To do', 'Off by', 'At worst', 'On a joint'];
   if (!stack.levels.length)
     return <p className="text-muted">Nothing asks for a height yet. Draw a contour, a pad or a way in Ground.</p>;
   return (
@@ -27,7 +27,7 @@ export function LevelsPage({ stack }: { stack: StackReport }) {
               </button>
             </th>
             {[level.wantedMm, level.skinMm, level.targetMm, level.foamThereMm].map((mm, k) => (
-              <td key={k} className="number">
+              <td key={k} className={`number ${k === (level.heightIs === 'foam' ? 2 : 0) ? 'font-semibold' : ''}`}>
                 <Figure text={say.mm(mm)} />
               </td>
             ))}

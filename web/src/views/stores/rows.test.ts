@@ -2,7 +2,7 @@ import { type ShoppingLine, type StoreItem, startProject } from '@hosket/core';
 import { describe, expect, it } from 'vitest';
 import { storeRows } from './rows.ts';
 
-const start = startProject('r', '2027-03-01');
+const start = startProject('r', '2027-03-01', 'ground');
 const line = (material: string, which: string, short: number): ShoppingLine => ({
   material,
   which,

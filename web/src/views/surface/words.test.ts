@@ -48,7 +48,7 @@ describe('a coat in words', () => {
 
 describe('what wears a recipe', () => {
   const project = {
-    ...startProject('w', '2027-03-01'),
+    ...startProject('w', '2027-03-01', 'ground'),
     zones: {
       rules: [{ id: 'steep', name: 'Steep', cover: 'rock' as const, recipe: 'rock', when: everywhere() }],
       rest: 'grass' as const,
