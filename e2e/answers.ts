@@ -93,7 +93,7 @@ await measure(
   (run) => `${20 + run}`,
 );
 await page.getByRole('link', { name: /^Layers/ }).click();
-await page.getByRole('link', { name: 'Shed' }).click();
+await page.getByRole('tab', { name: 'Shed' }).click();
 await settled();
 await measure(
   "a sheet's price",

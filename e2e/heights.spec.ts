@@ -38,7 +38,7 @@ test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as fi
 
   await app.show('Layers');
   await expect(page.getByRole('main')).toContainText('0 ml to carve off and 0 ml to fill');
-  await page.getByRole('link', { name: 'Levels' }).click();
+  await page.getByRole('tab', { name: 'Levels' }).click();
   const row = page.getByRole('table', { name: 'Levels' }).getByRole('row').nth(1);
   await expect(row).toContainText('23 mm');
   await expect(row.locator('td').nth(2)).toHaveText('20 mm');
@@ -48,7 +48,7 @@ test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as fi
   await page.getByLabel('Drawn heights are of').selectOption('ground');
   await app.settled();
   await app.show('Layers');
-  await page.getByRole('link', { name: 'Levels' }).click();
+  await page.getByRole('tab', { name: 'Levels' }).click();
   await expect(row).toContainText('carve 3.3 mm from layer 1');
 
   // That one contour may be of bare foam all the same.
@@ -60,6 +60,6 @@ test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as fi
   await page.reload();
   await app.settled();
   await app.show('Layers');
-  await page.getByRole('link', { name: 'Levels' }).click();
+  await page.getByRole('tab', { name: 'Levels' }).click();
   await expect(row.locator('td').nth(2)).toHaveText('20 mm');
 });

@@ -8,7 +8,7 @@ export function Table({ label, caption, children }: { label?: string; caption?: 
   const wide = useOverflows(room);
   return (
     // Where all of it is seen there is nothing to scroll.
-    <div ref={room} tabIndex={wide ? 0 : undefined} className="max-w-full shrink-0 overflow-x-auto">
+    <div ref={room} tabIndex={wide ? 0 : undefined} className="relative max-w-full shrink-0 overflow-x-auto">
       <table aria-label={label} className="table">
         {children}
         {caption && <caption>{caption}</caption>}
