@@ -40,9 +40,17 @@ export function heightIs(heights: HeightsAre, item: Drawn): HeightsAre {
 
 const KEYS = ['heightMm', 'fromMm', 'toMm', 'topMm', 'footMm', 'firstMm', 'floorMm', 'waterMm'] as const;
 
+/** What is no part of a shape: looked up only by who asks for it, so that a renamed item is not built anew. */
+const NO_SHAPE = new Set(['name', 'hidden', 'locked']);
+
 /** An item with its heights moved by `byMm`; nothing is moved below the board. Those that the land sets stay so. */
 function moved<T extends Drawn>(item: T, byMm: (key: (typeof KEYS)[number]) => number): T {
-  const next: Record<string, unknown> = { ...item };
+  const from = item as Record<string, unknown>;
+  const next: Record<string, unknown> = {};
+  for (const key of Object.keys(item)) {
+    if (NO_SHAPE.has(key)) Object.defineProperty(next, key, { enumerable: true, get: () => from[key] });
+    else next[key] = from[key];
+  }
   for (const key of KEYS) {
     const now = next[key];
     if (typeof now === 'number') next[key] = Math.max(0, now + byMm(key));
