@@ -16,9 +16,7 @@ export function SectionNotes({ left, width, sample, samples, layerCount }: Notes
   const rows = sample ? rowsAt(sample, layerCount, say.mm) : rowsAlong(samples, say.mm);
   return (
     <div className="pointer-events-none absolute top-0 w-[230px] text-xs" style={{ left }}>
-      <p className="leading-[19px] text-muted">
-        {sample ? 'under the pointer' : 'along the cut; point at it to read heights'}
-      </p>
+      <p className="leading-[19px] text-muted">{sample ? 'under the pointer' : 'line finished, sheets bare foam'}</p>
       <dl>
         {rows.map(([name, value]) => (
           <div key={name} className="flex justify-between border-b border-line leading-[18px]">

@@ -138,7 +138,6 @@ function Legend() {
           {word}
         </li>
       ))}
-      <li>heights: line finished, sheets bare foam</li>
       {guessed && (
         <li className="flex items-center gap-1" title="Nothing says how high the ground is there">
           <svg width="18" height="11" aria-hidden="true">

@@ -9,6 +9,7 @@ import type { Pane } from '../bringIn/HandOut.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { BroughtIn } from './BroughtIn.tsx';
 import { DrawTools } from './DrawTools.tsx';
+import { HeightsShown } from './HeightsShown.tsx';
 import { ItemPanel } from './ItemPanel.tsx';
 import { OutlineList } from './OutlineList.tsx';
 import { Places } from './Places.tsx';
@@ -64,7 +65,10 @@ export function GroundView() {
       <ViewChoice pane={pane} onPane={setPane} />
       <div className="relative min-h-[300px] flex-1">
         {pane === 'plan' ? (
-          <PlanView editable />
+          <>
+            <PlanView editable />
+            <HeightsShown />
+          </>
         ) : (
           <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
             <ModelView />

@@ -1,9 +1,7 @@
 import { ToggleGroup } from 'radix-ui';
-import { heightsShown } from '../../instruments/plan/itemLabel.ts';
 import { bandsOf, bandWords, type Shading, shadings } from '../../instruments/plan/shading.ts';
 import { coversThere } from '../../instruments/textures/covers.ts';
 import { Swatch } from '../../instruments/textures/Swatch.tsx';
-import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
@@ -41,24 +39,6 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
   );
 }
 
-/** Which heights stand on the plan and in the list: the next at each press. */
-function HeightsShown() {
-  const shown = useView((view) => view.heightsShown);
-  const { heights } = useProject();
-  const next = heightsShown[(heightsShown.indexOf(shown) + 1) % heightsShown.length];
-  const drawn = heights === 'foam' ? 'bare foam' : 'finished';
-  return (
-    <button
-      type="button"
-      title={`Show heights ${next === 'as drawn' ? next : `of ${next === 'finished' ? 'finished ground' : next}`}`}
-      className="min-h-6 cursor-pointer rounded-md border border-transparent px-1 hover:border-line"
-      onClick={() => useView.setState({ heightsShown: next })}
-    >
-      Heights: {shown === 'as drawn' ? `as drawn, ${drawn}` : shown}
-    </button>
-  );
-}
-
 /** Plan or model; what the plan's tint tells, with its key beside the choice; and a picture to keep. */
 export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
   const { shading, units, snapping, figureMm } = useView();
@@ -85,7 +65,6 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
               onValue={(value) => useView.setState({ figureMm: Number(value) })}
             />
           )}
-          <HeightsShown />
           <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
         </>
       )}
