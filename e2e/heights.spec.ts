@@ -63,3 +63,31 @@ test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as fi
   await page.getByRole('tab', { name: 'Levels' }).click();
   await expect(row.locator('td').nth(2)).toHaveText('20 mm');
 });
+
+test('who chooses the way of building is said with its reason; a deadline that one way misses is kept by the named one in one click', async ({
+  app,
+  page,
+}) => {
+  await app.open();
+  await page.getByRole('button', { name: 'Explore the demo' }).click();
+  await app.show('Layers');
+  const way = page.getByTestId('way');
+  await expect(way).toContainText('You chose the way of building.');
+  await page.getByRole('button', { name: 'Let the plan choose' }).click();
+  await app.settled();
+  await expect(way).toContainText(/The plan chose carve back: .* sooner than halfway/);
+  await expect(page.getByRole('radio', { name: /^carve back/i })).toBeChecked();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await app.settled();
+
+  await app.show('Brief');
+  await app.write('Finished by', '2027-03-16');
+  await app.settled();
+  const findings = page.getByRole('list', { name: 'Findings' });
+  await expect(findings).toContainText('Not kept: finished by 2027-03-16');
+  await expect(findings).toContainText('Kept by the way "carve back": ready by 2027-03-1');
+  await findings.getByRole('button', { name: 'Build it so: carve back' }).click();
+  await app.settled();
+  await expect(findings.getByText('Not kept')).toHaveCount(0);
+  await expect(page.getByRole('link', { name: /^Layers/ })).toContainText('carve back');
+});

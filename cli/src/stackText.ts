@@ -59,6 +59,10 @@ export function stackText(project: Project, report: PlanReport, system: UnitSyst
     `  costs ${Math.round(stack.costMin)} min by the stated figures${Math.abs(dearer) >= 0.5 ? `, ${Math.round(dearer)} min more than the cheapest of this school` : ''}\n`,
   );
 
+  if (stack.way.by === 'plan')
+    lines.push(
+      `  chosen by the plan: ${Math.round(stack.way.sparesMin)} min less and ${stack.way.soonerDays.toFixed(1)} days sooner than ${stack.way.against}${stack.way.near ? '; the two are near' : ''}\n`,
+    );
   lines.push(rule('The three schools'));
   lines.push(
     table([

@@ -6,7 +6,7 @@ import type { Balance, FigureStand, Fit, HouseWay, LimitRead } from '../fit/inde
 import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
-import type { Project } from '../project/index.ts';
+import type { Project, School } from '../project/index.ts';
 import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
@@ -25,7 +25,7 @@ export interface Finding {
   message: string;
   remedy: string;
   /** The same as words and figures, where there are figures: to be said in other units. */
-  said?: { message: Said; remedy: Said };
+  said?: { message: Said; remedy: Said; place: Said };
   /** Why the trade holds it so. */
   reason?: string;
   itemId?: string;
@@ -36,6 +36,8 @@ export interface Finding {
   coat?: { recipe: string; coat: string };
   /** Moving that coat to this place of its recipe mends it. */
   mend?: { recipe: string; coat: string; to: number };
+  /** Building in this way mends it. */
+  way?: School;
   /** The builder's own reason to go against it; then it does not count. */
   overruled?: string;
 }
@@ -76,6 +78,8 @@ export interface PlanView {
   paste: readonly { id: string | null; name: string; deepestMm: number; deepestAt: readonly [number, number] | null }[];
   shopping: readonly ShoppingLine[];
   balance: Balance | null;
+  /** What the whole plan comes to in each way of building: by when it is dry, and minutes at the bench. */
+  ways: readonly { school: School; finish: Days['finish']; handsOnMin: number }[];
 }
 
 export type Rule = (plan: PlanView) => Finding[];

@@ -3,13 +3,20 @@ import type { Finding } from './finding.ts';
 
 /** What a rule gave, said in metric units; and apart from its figures, where it has any. */
 export function withWords(finding: Finding): Finding {
-  const { metric, said } = inWords({ message: finding.message, remedy: finding.remedy });
-  return { ...finding, ...metric, ...inWords({ place: finding.place }).metric, ...(said && { said }) };
+  const { message, remedy, place } = finding;
+  const { metric, said } = inWords({ message, remedy, place });
+  return { ...finding, ...metric, ...(said && { said }) };
 }
 
 /** A finding's sentences in the builder's units. */
 export const findingIn = (
-  { message, remedy, said }: Pick<Finding, 'message' | 'remedy' | 'said'>,
+  { message, remedy, place, said }: Pick<Finding, 'message' | 'remedy' | 'place' | 'said'>,
   system: UnitSystem,
-): { message: string; remedy: string } =>
-  said ? { message: sentence(said.message, system), remedy: sentence(said.remedy, system) } : { message, remedy };
+): { message: string; remedy: string; place: string } =>
+  said
+    ? {
+        message: sentence(said.message, system),
+        remedy: sentence(said.remedy, system),
+        place: sentence(said.place, system),
+      }
+    : { message, remedy, place };

@@ -116,9 +116,10 @@ export function chooseFor(
   tracks: readonly Track[],
   bySchool: readonly SchoolChoice[],
   front: Offers,
+  way: School,
 ): Choice {
   const weights = weightsOf(project.stacking);
-  const chosen = chosenOf(project, tracks, bySchool, front.proposals);
+  const chosen = chosenOf(project, tracks, bySchool, front.proposals, way);
   const low = totalsOf(chosen.model, chosen.steps).tooLowMm > 0 || chosen.shortages.length > 0;
   const { graph } = trackOf(tracks, chosen.school);
   return {
@@ -138,6 +139,7 @@ export function* offersOf(
   project: Project,
   ground: StackGround,
   tracks: readonly Track[],
+  way: School,
 ): Generator<undefined, Offers> {
   const weights = weightsOf(project.stacking);
   const { candidates, complete } = frontOf(tracks.map(({ school, graph }) => ({ label: school, graph })));
@@ -149,7 +151,7 @@ export function* offersOf(
   }
   for (const wish of wishes) {
     yield;
-    const best = wish === 'soonest dry' ? soonestOf(proposals) : wished(project, ground, tracks, wish, proposals);
+    const best = wish === 'soonest dry' ? soonestOf(proposals) : wished(project, ground, tracks, wish, proposals, way);
     best?.names.push(wish);
   }
   markShown(proposals);
@@ -222,10 +224,11 @@ function wished(
   tracks: readonly Track[],
   wish: Wish,
   proposals: Proposal[],
+  way: School,
 ): Proposal | null {
   const weights = wishWeights(wish, project.stacking);
   if (!weights) return null;
-  const own = wish === 'least cost' ? tracks.filter(({ school }) => school === project.stacking.school) : tracks;
+  const own = wish === 'least cost' ? tracks.filter(({ school }) => school === way) : tracks;
   let best: { track: Track; steps: Step[]; cost: number } | null = null;
   for (const track of own) {
     const { steps } = cheapest(track.graph, weights, limitsOf(project.stacking));
@@ -261,13 +264,14 @@ function chosenOf(
   tracks: readonly Track[],
   bySchool: Choice['bySchool'],
   proposals: readonly Proposal[],
+  way: School,
 ): Chosen {
   const { stacking, stack } = project;
   const wished =
     stacking.wish === 'least cost' || stack.byHand
       ? null
       : (proposals.find(({ names }) => names.includes(stacking.wish)) ?? null);
-  const school = wished?.school ?? stacking.school;
+  const school = wished?.school ?? way;
   const { model, graph } = trackOf(tracks, school);
   const weights = weightsOf(stacking);
   const mine = bySchool.find((each) => each.school === school) ?? bySchool[0];

@@ -1,1 +1,2 @@
 export * from './choose.ts';
+export { type Way, type WayFigures, wayOf } from './way.ts';

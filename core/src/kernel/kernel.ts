@@ -85,8 +85,8 @@ export function createKernel<I extends object>(clock: () => number = () => 0): K
           left ||= old.near;
           return settle(old, idle('kept'));
         }
-        const peek = <W>({ name }: Stage<I, W>) => ready.get(name)?.value as W | undefined;
-        if (quick && stage.lags?.({ input, needs: values, before: old.value, peek })) {
+        const known = (name: string) => ready.get(name)?.value;
+        if (quick && stage.lags?.({ input, needs: values, before: old.value, known })) {
           left = true;
           return settle(old, idle('left'));
         }

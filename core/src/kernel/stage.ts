@@ -22,8 +22,8 @@ export interface Lag<I, N, V> {
   input: I;
   needs: N;
   before: V;
-  /** The result of another stage, where this run has it already. */
-  peek: <W>(stage: Stage<I, W>) => W | undefined;
+  /** The result of another stage by its name, where this run has it already. */
+  known: (name: string) => unknown;
 }
 
 /** A table holds stages of every kind: what each gives and is given stands in its own declaration. */

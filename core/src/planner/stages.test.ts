@@ -38,7 +38,7 @@ describe.each(['harl-quarry', 'vessa-terraces', 'tarrow-moor'])('%s: what an edi
 
   it('a name changes no geometry: only what is written with names runs again', () => {
     const writes = (name: string) =>
-      /^(report|plan|cover|amounts|cutting as data|zones|laid in|set of tiles|hollows|open tile|shed|spans|tile )/.test(
+      /^(report|plan|cover|amounts|way of building|cutting as data|zones|laid in|set of tiles|hollows|open tile|shed|spans|tile )/.test(
         name,
       );
     const ran = ranFor((one) => {
@@ -50,7 +50,7 @@ describe.each(['harl-quarry', 'vessa-terraces', 'tarrow-moor'])('%s: what an edi
   });
 
   it('nor do bench hours, notes, what is overruled, a colour, or a price of what is bought', () => {
-    const amounts = /^(report|plan|amounts|cover|other stacks|choice|layers$|paste$|shed)/;
+    const amounts = /^(report|plan|amounts|way of building|cover|other stacks|choice|layers$|paste$|shed)/;
     const edits: ((one: Project) => void)[] = [
       (one) => (one.bench.week.monday = { from: '06:00', to: '07:30' }),
       (one) => (one.notes += ' and more'),

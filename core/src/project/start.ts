@@ -66,7 +66,8 @@ export function startProject(name: string, startDate: string, heights: HeightsAr
     profiles: [],
     tile: newTile('tile-1', 'Tile 1'),
     tiles: [],
-    stacking: usualStacking(),
+    // Who stacks foam as foam leaves the way of building to the plan.
+    stacking: { ...usualStacking(), school: heights === 'foam' ? null : 'halfway' },
     cutting: usualCutting(),
     paper: usualPaper(),
     surface: usualSurface(),

@@ -125,6 +125,18 @@ const handLayerSchema = z.strictObject({ sheetIds: z.array(z.string()), sliceMm:
 export const stackSchema = z.strictObject({
   ...schoolFields,
   byHand: z.boolean(),
+  /** Who chose the way of building; and where the plan did, what it spares against the best of the others. */
+  way: z.discriminatedUnion('by', [
+    z.strictObject({ by: z.literal('builder'), school: z.enum(schools) }),
+    z.strictObject({
+      by: z.literal('plan'),
+      school: z.enum(schools),
+      against: z.enum(schools),
+      sparesMin: z.number(),
+      soonerDays: z.number(),
+      near: z.boolean(),
+    }),
+  ]),
   /** As a project would write it down. */
   written: z.array(handLayerSchema),
   best: z.strictObject({ totals: totalsSchema, costMin: z.number() }),

@@ -1,5 +1,5 @@
 import { findingsFor, type PlanView } from '../checks/index.ts';
-import type { Choice, Chosen, Proposal } from '../choice/index.ts';
+import type { Choice, Chosen, Proposal, Way } from '../choice/index.ts';
 import type { Cutting } from '../cutting/index.ts';
 import { type Days, wallClock } from '../days/index.ts';
 import { jointWaits } from '../drying/index.ts';
@@ -70,6 +70,7 @@ export interface Land {
   paste: PasteMap;
   set: SetRead;
   choice: Choice;
+  way: Way;
   map: AreaMap;
   cutting: Cutting;
   cuttingReport: PlanReport['cutting'];
@@ -144,11 +145,16 @@ export function* reportOf(
     voids,
     set,
     zones: zones,
+    ways: worked.map(({ plan, days }) => ({
+      school: plan.school,
+      finish: days.finish,
+      handsOnMin: days.handsOnMin,
+    })),
   };
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
     format: 'hosket-plan',
-    version: 10,
+    version: 11,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -207,7 +213,7 @@ export function* reportOf(
     target: { volumeMl: target.volumeMl, skinMl, highestMm: target.curve.highestMm },
     chosen: chosen.plan.school,
     schools: worked.map((school) => schoolReport(project, school)),
-    stack: { ...schoolReport(project, chosen), ...choiceReport(project, choice.chosen) },
+    stack: { ...schoolReport(project, chosen), ...choiceReport(project, choice.chosen), way: land.way },
     front: {
       complete: choice.complete,
       proposals: choice.proposals.map(proposalReport),

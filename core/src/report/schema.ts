@@ -226,19 +226,20 @@ const findingSchema = z.strictObject({
   place: z.string(),
   message: z.string(),
   remedy: z.string(),
-  said: z.strictObject({ message: saidSchema, remedy: saidSchema }).optional(),
+  said: z.strictObject({ message: saidSchema, remedy: saidSchema, place: saidSchema }).optional(),
   reason: z.string().optional(),
   itemId: z.string().optional(),
   at: placeSchema.readonly().optional(),
   step: z.string().optional(),
   coat: z.strictObject({ recipe: z.string(), coat: z.string() }).optional(),
   mend: z.strictObject({ recipe: z.string(), coat: z.string(), to: z.number().int() }).optional(),
+  way: z.enum(schools).optional(),
   overruled: z.string().optional(),
 });
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(10),
+  version: z.literal(11),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({

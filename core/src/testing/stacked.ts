@@ -61,7 +61,7 @@ export function taken(project: Project, plan: LayerPlan, land: ReturnType<typeof
 export function stacked(
   project: Project,
   ground: Ground,
-  school: School = project.stacking.school,
+  school: School = project.stacking.school ?? 'halfway',
 ): { plan: LayerPlan; model: StackModel; land: ReturnType<typeof landFor> } {
   const land = landFor(project, ground);
   const model = modelFor(project, land.stack, school);

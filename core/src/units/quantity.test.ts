@@ -46,12 +46,16 @@ describe('words and figures', () => {
     });
     expect(report.findings.filter(({ said }) => said).length).toBeGreaterThan(2);
     for (const finding of report.findings) {
-      const { message, remedy } = findingIn(finding, 'imperial');
+      const { message, remedy, place } = findingIn(finding, 'imperial');
       // Grass goes by the length of its fibre, in every shop: that is its name.
-      expect(`${message} ${remedy}`.replace(/Static grass, \d+ mm/, '')).not.toMatch(
+      expect(`${message} ${remedy} ${place}`.replace(/Static grass, \d+ mm/, '')).not.toMatch(
         /\d (mm|cm2|cm²)|[\uE000\uE001{}]/,
       );
-      expect(findingIn(finding, 'metric')).toEqual({ message: finding.message, remedy: finding.remedy });
+      expect(findingIn(finding, 'metric')).toEqual({
+        message: finding.message,
+        remedy: finding.remedy,
+        place: finding.place,
+      });
       expect(`${finding.place} ${finding.message} ${finding.remedy}`).not.toMatch(/[\uE000\uE001{}]/);
     }
   });

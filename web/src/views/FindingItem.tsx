@@ -14,8 +14,8 @@ const link = 'cursor-pointer text-clay underline';
 
 /** One finding: what, why, what to do; where it can be mended by moving a coat, a button that does; and the way to go against it, with a note. */
 export function FindingItem({ finding, whole }: { finding: Finding; whole?: boolean }) {
-  const { severity, place, reason, itemId, at, coat, mend, overruled } = finding;
-  const { message, remedy } = findingIn(
+  const { severity, reason, itemId, at, coat, mend, way, overruled } = finding;
+  const { message, remedy, place } = findingIn(
     finding,
     useView((view) => view.units),
   );
@@ -73,6 +73,15 @@ export function FindingItem({ finding, whole }: { finding: Finding; whole?: bool
             }
           >
             Move it there
+          </button>
+        )}
+        {way && counts && (
+          <button
+            type="button"
+            className={link}
+            onClick={() => edit((p) => ({ ...p, stacking: { ...p.stacking, school: way, wish: 'least cost' } }))}
+          >
+            Build it so: {way}
           </button>
         )}
         <Overrule finding={finding} />

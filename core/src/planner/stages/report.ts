@@ -2,7 +2,7 @@ import { readSpans } from '../../ground/index.ts';
 import { schools } from '../../project/index.ts';
 import { reportOf, type Worked } from '../../report/index.ts';
 import { stage } from '../input.ts';
-import { worked, workedBy } from './amounts.ts';
+import { worked } from './amounts.ts';
 import { areas } from './areas.ts';
 import { choice } from './choice.ts';
 import { cutting, cuttingReport } from './cutting.ts';
@@ -16,6 +16,8 @@ import { standing } from './standing.ts';
 import { target } from './target.ts';
 import { set } from './tiles.ts';
 import { voids } from './voids.ts';
+import { way } from './way.ts';
+import { workedBy } from './workedBy.ts';
 import { worn } from './worn.ts';
 import { zones } from './zones.ts';
 
@@ -45,6 +47,7 @@ export const report = stage({
     ground,
     target,
     choice,
+    way,
     bySchool,
     chosen: worked,
     spans,

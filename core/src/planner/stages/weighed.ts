@@ -5,11 +5,11 @@ import { type SchoolReport, schoolReport } from '../../report/index.ts';
 import { costOf, layByHand } from '../../stack/index.ts';
 import { takeoffOf } from '../../takeoff/index.ts';
 import { stage } from '../input.ts';
-import { aboveOf } from './amounts.ts';
-import { cheapest } from './choice.ts';
 import { ground } from './ground.ts';
-import { pasteFor } from './paste.ts';
+import { pasteFor } from './pasteBy.ts';
 import { layerLand } from './stackGround.ts';
+import { cheapest } from './tracks.ts';
+import { aboveOf } from './workedBy.ts';
 import { worn } from './worn.ts';
 import { zoneAreas, zones } from './zones.ts';
 

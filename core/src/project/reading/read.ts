@@ -96,8 +96,15 @@ const migrations: Migrations = {
     stacking: withField(document.stacking, { pressed: true }),
     limits: withField(document.limits, { sureOf: 80 }),
   }),
-  /** Up to version 9 all heights were of finished ground. */
-  9: (document) => ({ ...document, heights: 'ground' }),
+  /** Up to version 9 all heights were of finished ground, and no day had a price. */
+  9: (document) => ({
+    ...document,
+    heights: 'ground',
+    stacking:
+      typeof document.stacking === 'object' && document.stacking !== null
+        ? { ...document.stacking, costs: withField((document.stacking as Fields).costs, { minPerDay: 10 }) }
+        : document.stacking,
+  }),
 };
 
 /** A part of a document with a field that came in later; what is no such part is left to be refused. */

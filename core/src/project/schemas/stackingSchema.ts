@@ -52,7 +52,8 @@ const most = (value: number) => z.number().min(0).max(value).nullable();
 export const hollowings = ['solid', 'rings', 'core'] as const;
 
 export const stackingSchema = z.strictObject({
-  school: z.enum(schools),
+  /** Null: by what the plan comes to in each of the three. */
+  school: z.enum(schools).nullable(),
   wish: z.enum(wishes),
   glue: z.enum(glues),
   /** Pinned, dowelled or weighted until the joint holds, as most do; else each joint is left alone. */
@@ -73,6 +74,8 @@ export const stackingSchema = z.strictObject({
     /** One unit of the project's currency. */
     minPerMoney: z.number().min(0).max(1000),
     minPerKg: z.number().min(0).max(10000),
+    /** What a day sooner is worth. */
+    minPerDay: z.number().min(0).max(1000),
   }),
   /** Price of a litre of mixed paste, in the project's currency. */
   pastePerL: z.number().min(0).max(10000).nullable(),

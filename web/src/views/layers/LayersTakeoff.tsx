@@ -26,6 +26,7 @@ const counted = [
   { key: 'offMinPerMm', label: 'A millimetre off a joint', most: 1000 },
   { key: 'minPerMoney', label: 'One of the currency', most: 1000 },
   { key: 'minPerKg', label: 'A kilogram', most: 10000 },
+  { key: 'minPerDay', label: 'A day sooner is worth', most: 1000 },
 ] as const;
 
 /** The amounts the stack decides. */
