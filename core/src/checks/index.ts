@@ -78,6 +78,7 @@ import { twinSpots } from './rules/twinSpots.ts';
 import { uncountedStores } from './rules/uncountedStores.ts';
 import { unevenJoints } from './rules/unevenJoints.ts';
 import { upsideDownCliffs } from './rules/upsideDownCliffs.ts';
+import { wallsMeet } from './rules/wallsMeet.ts';
 import { withWords } from './said.ts';
 
 export { bands, type Finding, type PlanView, severities } from './finding.ts';
@@ -104,6 +105,7 @@ const rules: readonly Rule[] = [
   idleLandforms,
   upsideDownCliffs,
   belowTheBoard,
+  wallsMeet,
   rockingThings,
   besideTheBase,
   outOfRoom,

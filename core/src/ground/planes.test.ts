@@ -301,6 +301,39 @@ describe('what lies outside all contours', () => {
     expect(foot.guess).toBeNull();
   });
 
+  it.each([
+    [120, 100, 0.5],
+    [130, 100, 0.5],
+    [297, 210, 1],
+    [1000, 700, 1],
+  ])('a line round all of a base of %i x %i mm, off its edge: the base lies at its height', (w, d, cellMm) => {
+    const round = (heightMm: number, level: boolean, by: number): Mark => ({
+      ...circle(w / 2, d / 2, 1, heightMm, level),
+      points: [
+        [-by, -by],
+        [w + by, -by],
+        [w + by, d + by],
+        [-by, d + by],
+      ],
+    });
+    const at = (marks: Mark[], x: number, y: number) => heightAt(groundOn(w, d, marks, cellMm).grid, x, y);
+    for (const [x, y] of [
+      [0, 0],
+      [w / 2, d / 2],
+      [w, d],
+    ]) {
+      expect(at([round(40, true, 5)], x, y)).toBeCloseTo(40, 9);
+      expect(at([round(40, false, 5)], x, y)).toBeCloseTo(40, 9);
+      // The inner of two counts.
+      expect(at([round(20, true, 30), round(30, true, 10)], x, y)).toBeCloseTo(30, 9);
+    }
+    // A hill that stands on it rises from it.
+    const hill = [round(20, true, 5), circle(w / 2, d / 2, 30, 20), circle(w / 2, d / 2, 15, 35)];
+    expect(at(hill, 2, 2)).toBeCloseTo(20, 6);
+    expect(at(hill, w / 2, d / 2)).toBeGreaterThan(35);
+    expect(at(hill, w / 2 + 22, d / 2)).toBeGreaterThan(24);
+  });
+
   it('a lone contour makes a slab of the whole base, and all of it is a guess', () => {
     const { grid, guess } = groundOn(120, 90, [
       line(20, [

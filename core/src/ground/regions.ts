@@ -82,7 +82,8 @@ export function* regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Constr
   yield;
   const reaches = reachesOf(lines.length, pins);
   const intervals = intervalsOf(reaches, patches);
-  const found = patches.map((patch) => ruleOf(patch, grid, lines, intervals, patches));
+  const around = linesAround(grid, lines, reaches);
+  const found = patches.map((patch) => ruleOf(patch, grid, lines, intervals, patches, around));
   const rules = found.map(([rule]) => rule);
   const held = new Uint8Array(columns * rows);
   const heightMm = new Float64Array(columns * rows);
@@ -194,6 +195,20 @@ function addFreeEnds(patches: Patch[], label: Int32Array, grid: Grid, lines: rea
   });
 }
 
+/** Closed lines that go round all of the lattice without touching it, the innermost first. */
+function linesAround(
+  { columns, rows, cellMm, originMm }: Grid,
+  lines: readonly ShapeLine[],
+  reaches: readonly (Reach | null)[],
+): ShapeLine[] {
+  const middle: Point = [originMm[0] + ((columns - 1) * cellMm) / 2, originMm[1] + ((rows - 1) * cellMm) / 2];
+  return lines
+    .filter((line, k) => !reaches[k] && line.closed && line.heights && insideRing(line.points, ...middle))
+    .sort(byArea);
+}
+
+const byArea = (a: ShapeLine, b: ShapeLine) => Math.abs(ringArea(a.points)) - Math.abs(ringArea(b.points));
+
 /** The least gap in height between one reach and others that are not the same; infinite where there is none. */
 function nearestGap(reach: Reach, others: Iterable<Reach | null>): number {
   let gap = Number.POSITIVE_INFINITY;
@@ -225,15 +240,22 @@ function ruleOf(
   lines: readonly ShapeLine[],
   intervals: readonly number[],
   patches: readonly Patch[],
+  around: readonly ShapeLine[],
 ): [Rule, boolean] {
   const touching = [...patch.touches];
-  if (!touching.length) return [{ kind: 'open' }, true];
+  const [round] = around;
+  if (!touching.length)
+    // Within a line that goes round the whole base the ground lies at its height: meant so where it is level inside, else as good as known.
+    return round?.heights ? [{ kind: 'flat', heightMm: round.heights[0] }, !round.level] : [{ kind: 'open' }, true];
   const x = grid.originMm[0] + (patch.sample % grid.columns) * grid.cellMm;
   const y = grid.originMm[1] + Math.floor(patch.sample / grid.columns) * grid.cellMm;
   const levels = touching
     .map(([k]) => lines[k])
     .filter((line) => line.level && insideRing(line.points, x, y))
-    .sort((a, b) => Math.abs(ringArea(a.points)) - Math.abs(ringArea(b.points)));
+    .sort(byArea);
+  // Nothing that is drawn within it goes round this patch: it is what lies level inside.
+  const within = touching.some(([k]) => lines[k].closed && insideRing(lines[k].points, x, y));
+  if (!levels.length && round?.level && !within) levels.push(round);
   if (levels.length && levels[0].heights) return [{ kind: 'flat', heightMm: levels[0].heights[0] }, false];
   const lowMm = Math.min(...touching.map(([, { low }]) => low));
   const highMm = Math.max(...touching.map(([, { high }]) => high));
