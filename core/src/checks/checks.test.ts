@@ -63,6 +63,20 @@ describe('what is said of lines', () => {
     expect(same?.message).toBe('spot and twin stand on one point.');
   });
 
+  it('heights are compared as what they mean: 20 of bare foam and 23 finished are one height', () => {
+    const at = (heightMm: number) => ({
+      ...spot(heightMm, 40, 40),
+      id: 'twin',
+      name: 'twin',
+      heightIs: 'ground' as const,
+    });
+    const foam = { ...board([spot(20, 40, 40), at(23)]), heights: 'foam' as const };
+    expect(found(foam, 'spots-on-one-point')?.message).toBe('spot and twin stand on one point.');
+    expect(found(foam, 'spot-missed')).toBeUndefined();
+    const apart = { ...board([spot(20, 40, 40), at(20)]), heights: 'foam' as const };
+    expect(found(apart, 'spots-on-one-point')?.message).toContain('with 20 and 17 mm');
+  });
+
   it('outside the base: told at the mark, the rest still planned', () => {
     const project = board([circle(400, 50, 20, 30), circle(60, 50, 30, 25, true)]);
     expect(found(project, 'off-the-base')?.itemId).toBe('circle-20-30');

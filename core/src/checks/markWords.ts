@@ -1,7 +1,11 @@
 import type { Point } from '../geometry/index.ts';
-import { type Contour, type Item, nameOf } from '../project/index.ts';
+import { type Contour, drawnAlike, type Item, nameOf, type Project, skinMmOf } from '../project/index.ts';
 import { mm } from '../units/index.ts';
 import { type Finding, onGround } from './finding.ts';
+
+/** All marks with their heights meant as the project's are, so that two can be compared. */
+export const marksAlike = (project: Project): Project['marks'] =>
+  drawnAlike(project.heights, { marks: project.marks, landforms: [] }, () => skinMmOf(project)).marks;
 
 export const atItem = (item: Item, code: string, message: string, remedy: string, place = nameOf(item)): Finding =>
   onGround(item.id, place, code, message, remedy);

@@ -1,12 +1,12 @@
 import { type Contour, nameOf } from '../../project/index.ts';
 import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
-import { atItem, isContour, where } from '../markWords.ts';
+import { atItem, isContour, marksAlike, where } from '../markWords.ts';
 import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';
 
 /** Where lines of two heights cross, the ground cannot have both. */
 export const crossingLines: Rule = ({ project }) => {
-  const contours = project.marks.filter(isContour);
+  const contours = marksAlike(project).filter(isContour);
   const stretches = contours.flatMap((mark) =>
     stretchesOf(mark).map((ends): Stretch<Contour> => ({ owner: mark, ends })),
   );

@@ -1,7 +1,7 @@
 import { type Contour, nameOf } from '../../project/index.ts';
 import { mm } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
-import { atItem, isContour, where } from '../markWords.ts';
+import { atItem, isContour, marksAlike, where } from '../markWords.ts';
 import { firstCrossings, type Stretch, stretchesOf } from '../stretches.ts';
 
 /** Lines nearer to one another than this share of a cell leave no ground between them. */
@@ -9,7 +9,7 @@ const CELL_SHARE = 0.5;
 
 /** Contours of two heights that all but touch: the ground stands upright between them. */
 export const nearlyTouching: Rule = ({ project, ground }) => {
-  const stretches = project.marks
+  const stretches = marksAlike(project)
     .filter(isContour)
     .flatMap((mark) => stretchesOf(mark).map((ends): Stretch<Contour> => ({ owner: mark, ends })));
   const within = CELL_SHARE * ground.grid.cellMm;

@@ -1,6 +1,8 @@
 import {
   type Hold,
+  hasHeights,
   heightAt,
+  heightIs,
   holdsAlong,
   itemsOf,
   type Point,
@@ -44,13 +46,24 @@ export function SectionHolds({ frame, from, to }: Props) {
   const kept = useMemo(() => along(project), [along, project]);
   const moved = shown === project ? kept : along(shown);
   const joints = useMemo(() => {
-    if (!report) return [];
+    if (!report) return { foam: [], ground: [] };
     const skin = skinMmOf(project);
-    return chosenSchool(report).layers.map(({ topMm, index }) => ({
-      at: topMm + skin,
-      what: `joint ${index} under the skin`,
-    }));
+    const { layers } = chosenSchool(report);
+    return {
+      foam: layers.map(({ topMm, index }) => ({ at: topMm, what: `joint ${index}` })),
+      ground: layers.map(({ topMm, index }) => ({ at: topMm + skin, what: `joint ${index} under the skin` })),
+    };
   }, [report, project]);
+  /** What the heights of a thing's grips are of; those of hollows and of what runs from end to end are finished. */
+  const kindOf = useMemo(() => {
+    const kinds = new Map(
+      itemsOf(project).map((item) => [
+        item.id,
+        hasHeights(item) && item.kind !== 'way' && item.kind !== 'steps' ? heightIs(project.heights, item) : 'ground',
+      ]),
+    );
+    return (id: string) => kinds.get(id) ?? 'ground';
+  }, [project]);
   const now = (id: string): Record<string, number> => {
     const form = ends[id];
     return form && form.fromMm !== null && form.toMm !== null ? { fromMm: form.fromMm, toMm: form.toMm } : {};
@@ -63,7 +76,7 @@ export function SectionHolds({ frame, from, to }: Props) {
           raiseItem(p, hold.itemId, height - hold.heightMm, now(hold.itemId), hold.key);
         const isPicked = picked.includes(hold.itemId);
         const levels = kept
-          .filter((other) => other.itemId !== hold.itemId)
+          .filter((other) => other.itemId !== hold.itemId && kindOf(other.itemId) === kindOf(hold.itemId))
           .map((other) => ({ at: other.heightMm, what: `level with ${other.name}` }));
         return (
           <SectionGrip
@@ -74,7 +87,7 @@ export function SectionHolds({ frame, from, to }: Props) {
             value={hold.heightMm}
             axis="up"
             pxPerMm={frame.pxPerMmUp}
-            snaps={[...levels, ...joints]}
+            snaps={[...levels, ...joints[kindOf(hold.itemId)]]}
             onPreview={(height) => preview(raise(height))}
             onCancel={endPreview}
             onValue={(height) => settle(raise(height))}
