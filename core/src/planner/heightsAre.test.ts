@@ -143,3 +143,33 @@ describe('a file from before heights could be bare foam', () => {
     expect(read.ok && read.value.heights).toBe('ground');
   });
 });
+
+describe('levels on joints, as who draws bare foam draws them', () => {
+  it('a bench of 20 and one of 40 from sheets of 20: in each way two sheets, hardly carved, hardly filled', () => {
+    const two: Project = {
+      ...slab('foam'),
+      sheets: [{ ...a4.sheets[0], nominalMm: 20, count: 3, widthMm: 600, depthMm: 300 }],
+    };
+    const upper = {
+      ...circle(150, 105, 1, 40, true),
+      points: [
+        [100, 70],
+        [200, 70],
+        [200, 140],
+        [100, 140],
+      ] as [number, number][],
+    };
+    const { report } = plan({ ...two, marks: [...two.marks, upper] });
+    for (const { school, layers, carveMl, fillMl } of report.schools) {
+      expect(
+        layers.map(({ thicknessMm }) => thicknessMm),
+        school,
+      ).toEqual([20, 20]);
+      // The wall is half a cell to a cell thick: what lies in it is carved or filled.
+      expect(carveMl + fillMl, school).toBeLessThan(0.34 * 20 * 2 + 1);
+      // The upper sheet is as large as the bench, give or take that wall: not as the whole base.
+      expect(Math.abs(layers[1].areaMm2 - 7000), school).toBeLessThan(400);
+    }
+    expect(report.stack.levels.map(({ work }) => work)).toEqual(['flush', 'flush']);
+  });
+});

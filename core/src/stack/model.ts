@@ -2,7 +2,7 @@
  * What a layer costs where it lies: areas and volumes from the curve of heights, for every class of stock. Areas in mm2, volumes in ml,
  * heights in mm.
  */
-import { areaAbove, type Hypsometry, outlineHeight, volumeAbove } from '../geometry/index.ts';
+import { areaAbove, type Hypsometry, LEVEL_STEP_MM, outlineHeight, volumeAbove } from '../geometry/index.ts';
 import type { Option, StockClass, Wire } from './stock.ts';
 
 /** A part of the base that is built in one way. */
@@ -68,6 +68,15 @@ function allowedMm2({ limit }: StockClass, area: AreaCurves, footprintMm2: numbe
   return inside ? Math.min(footprintMm2, areaAbove(inside, topMm)) : 0;
 }
 
+/** A joint on which more than this share of the ground over it ends has a flat there. */
+const FLAT_SHARE = 0.05;
+
+/** Whether a flat ends on a joint: a layer that is carved back from the outline at its bottom is not to cover it again. */
+function endsOn(curve: Hypsometry, jointMm: number): boolean {
+  const reached = areaAbove(curve, jointMm);
+  return reached - areaAbove(curve, jointMm + LEVEL_STEP_MM) > FLAT_SHARE * reached;
+}
+
 /**
  * One layer by an option on a joint at `fromMm`. With A and V an area's plan area and volume above a height, c its outline's height:
  * carve = A(c)(top - c) - (V(c) - V(top)); fill = V(from) - V(c) - A(c)(c - from); added up over the areas. Null when nothing worth cutting reaches it,
@@ -85,7 +94,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number): Step |
   // Plain loops: a choice lays tens of thousands of layers.
   for (const area of model.areas) {
     const { curve, alpha } = area;
-    const c = bottomMm + alpha * thicknessMm;
+    const c = alpha === 0 && endsOn(curve, bottomMm) ? bottomMm + LEVEL_STEP_MM : bottomMm + alpha * thicknessMm;
     outlineAtMm.push(c);
     const footprint = areaAbove(curve, c);
     const above = volumeAbove(curve, c);
