@@ -11,7 +11,7 @@ export function fitText({ fit, judgements, mass, frame, limits }: PlanReport, sy
   if (fit.room) parts.push(`  the box ends at ${mm(fit.room.topMm)} above the board\n`);
   for (const { name, areaMm2 } of fit.faces) parts.push(`  ${name}: ${formatMeasure('area', areaMm2, system, 0)}\n`);
   const { low, likely, high } = mass.totalG;
-  parts.push(`  dry, about ${g(likely)} (${g(low)} to ${g(high)}), without paint, cover and things\n`);
+  parts.push(`  dry, about ${g(likely)} (${g(low)} to ${g(high)}), without water\n`);
   if (frame) {
     parts.push(`  frame to buy: ${mm(frame.lengthMm)}\n`);
     if (frame.pieces.length)

@@ -6,7 +6,9 @@ import { type Project, runOf } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import type { Body } from './balance.ts';
+import type { StoodThing } from './bodies.ts';
 import type { Mass } from './mass.ts';
+import { massOfThing } from './thingMass.ts';
 
 type At = Body['at'];
 
@@ -86,12 +88,13 @@ export function middlesOf(
   };
 }
 
-/** The finished piece as bodies: its middles with what each part weighs, coats on the zones they lie on, laid-in things where they lie. */
+/** The finished piece as bodies: its middles with what each part weighs, coats on the zones they lie on, laid-in things where they lie, and what stands on it. */
 export function bodiesOf(
   project: Project,
   middles: Middles,
   zones: readonly { id: string | null }[],
   laid: readonly LaidRead[],
+  stood: readonly StoodThing[],
   takeoff: readonly StageTakeoff[],
   mass: Mass,
 ): Body[] {
@@ -115,6 +118,10 @@ export function bodiesOf(
       if (!thing) return [];
       const [x, y] = centroidOf(runOf(thing));
       return body(read.massG.likely, [x, y, board + (read.undersideMm + read.topMm) / 2]);
+    }),
+    ...stood.flatMap(({ id, at: [x, y], bottomMm, topMm }) => {
+      const thing = project.things.find((one) => one.id === id);
+      return thing ? body(massOfThing(thing).likely, [x, y, board + (bottomMm + topMm) / 2]) : [];
     }),
   ];
 }

@@ -34,7 +34,7 @@ describe('limits', () => {
     const { mass } = plan(moor({})).report;
     // Fibreboard 297 x 210 x 6 mm at 750 kg/m3.
     expect(mass.boardG.likely).toBeCloseTo((297 * 210 * 6 * 750) / 1e6, 6);
-    const parts = [mass.boardG, mass.foamG, mass.glueG, mass.pasteG, mass.coverG, mass.laidG];
+    const parts = [mass.boardG, mass.foamG, mass.glueG, mass.pasteG, mass.coverG, mass.laidG, mass.thingsG];
     expect(mass.totalG.likely).toBeCloseTo(
       parts.reduce((sum, part) => sum + part.likely, 0),
       9,

@@ -3,8 +3,9 @@ import { boardOf, catalogueOf } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import { type Range, scaleRange, sum } from '../units/index.ts';
+import { massOfThing } from './thingMass.ts';
 
-/** What the piece weighs when it is dry, g: its parts and their sum. Water and things that only stand on it are not counted. */
+/** What the piece weighs when it is dry, g: its parts and their sum. Water is not counted. */
 export interface Mass {
   boardG: Range;
   foamG: Range;
@@ -15,10 +16,12 @@ export interface Mass {
   /** Seal, colour, cover and what is on the sides. */
   coverG: Range;
   laidG: Range;
+  /** What stands on it: figures, trees, models. */
+  thingsG: Range;
   totalG: Range;
 }
 
-/** Adds up board, foam, glue, paste, cover and laid-in things, as independent ranges. `planMm2` is the area of the base. */
+/** Adds up board, foam, glue, paste, cover, laid-in things and what stands on it, as independent ranges. `planMm2` is the area of the base. */
 export function massOf(
   project: Project,
   planMm2: number,
@@ -34,6 +37,8 @@ export function massOf(
   const under: readonly StageTakeoff['stage'][] = ['cut', 'glue', 'skin'];
   const coverG = sum(takeoff.filter(({ stage }) => !under.includes(stage)).map(({ dryG }) => dryG));
   const laidG = sum(laid.map(({ massG }) => massG));
+  const thingsG = sum(project.things.map(massOfThing));
   const foamG = plan.foamMassG;
-  return { boardG, foamG, glueG, pasteG, coverG, laidG, totalG: sum([boardG, foamG, glueG, pasteG, coverG, laidG]) };
+  const totalG = sum([boardG, foamG, glueG, pasteG, coverG, laidG, thingsG]);
+  return { boardG, foamG, glueG, pasteG, coverG, laidG, thingsG, totalG };
 }

@@ -109,7 +109,7 @@ export function* reportOf(
   const balance = balanceOf(
     project.support,
     ground.outline,
-    bodiesOf(project, land.middles, zones, laid, chosen.takeoff, mass),
+    bodiesOf(project, land.middles, zones, laid, fit.things, chosen.takeoff, mass),
   );
   const shopping = shoppingOf(project, needsOf(project, chosen.takeoff, dayOfSteps(project, chosen.days)));
   const breakdown = breakdownOf(project, chosen.takeoff, mass);

@@ -170,6 +170,7 @@ const massSchema = z.strictObject({
   coverG: rangeSchema,
   glueG: rangeSchema,
   laidG: rangeSchema,
+  thingsG: rangeSchema,
   totalG: rangeSchema,
 });
 

@@ -14,6 +14,7 @@ export const pieceParts = [
   'cover',
   'edge',
   'laid in',
+  'standing on it',
 ] as const;
 export type PiecePart = (typeof pieceParts)[number];
 
@@ -36,17 +37,18 @@ const partOf: Readonly<Record<StageTakeoff['stage'], PiecePart>> = {
   edge: 'edge',
 };
 
-/** Weight, cost and time part by part; parts that come to nothing are left out. `boardG` and `laidG` are those of the weight. */
+/** Weight, cost and time part by part; parts that come to nothing are left out. Ranges are those of the weight. */
 export function breakdownOf(
   project: Pick<Project, 'materials' | 'stores' | 'base'>,
   takeoff: readonly StageTakeoff[],
-  { boardG, laidG }: { boardG: Range; laidG: Range },
+  { boardG, laidG, thingsG }: { boardG: Range; laidG: Range; thingsG: Range },
 ): PartRead[] {
   const { board } = project.base;
   const boardPrice = pricesOf(project)({ material: board.material, which: `${board.thicknessMm} mm` }, 'each');
   return pieceParts.flatMap((part): PartRead[] => {
     if (part === 'board') return [{ part, massG: boardG, money: boardPrice, minutes: 0 }];
     if (part === 'laid in') return laidG.likely > 0 ? [{ part, massG: laidG, money: null, minutes: 0 }] : [];
+    if (part === 'standing on it') return thingsG.likely > 0 ? [{ part, massG: thingsG, money: null, minutes: 0 }] : [];
     const stages = takeoff.filter(({ stage }) => partOf[stage] === part);
     if (!stages.length) return [];
     const priced = stages.flatMap(({ money }) => (money === null ? [] : [money]));

@@ -2,7 +2,7 @@
 export interface ItemField {
   key: string;
   label: string;
-  measure: 'height' | 'length' | 'slope' | 'percent' | 'count' | 'density' | 'choice';
+  measure: 'height' | 'length' | 'slope' | 'percent' | 'count' | 'plain' | 'choice';
   least: number;
   most: number;
   /** What an empty field means, where it may be empty. */
@@ -38,7 +38,7 @@ export const laidFields = [
   length('heightMm', 'Height'),
   length('beddedMm', 'Bedded by', 0),
   margin,
-  { ...field('densityKgL', 'Density, kg/L', 'density', 0.01, 20), empty: 'usual' },
+  { ...field('densityKgL', 'Density, kg/L', 'plain', 0.01, 20), empty: 'usual' },
 ];
 
 /** One kind of thing that can be drawn: its name at the bench, how it is drawn, and its parameters. */

@@ -200,6 +200,7 @@ const thingFields = [
   length('heightMm', 'Height'),
   { ...length('crownMm', 'Across its crown'), empty: 'as its foot' },
   length('raisedMm', 'Held up by', 0),
+  { ...field('massG', 'Weight, g', 'plain', 0.01, 100_000), empty: 'by its size' },
   margin,
 ];
 const things = {

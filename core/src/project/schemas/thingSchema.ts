@@ -17,5 +17,7 @@ export const thingSchema = z.strictObject({
   crownMm: z.number().gt(0).max(3000).nullable(),
   /** Held up over the ground by so much. */
   raisedMm: z.number().min(0).max(2000),
+  /** As the builder weighed it, g; left out or null: by its kind and size. */
+  massG: z.number().gt(0).max(1e5).nullable().optional(),
 });
 export type Thing = z.infer<typeof thingSchema>;

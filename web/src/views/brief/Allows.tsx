@@ -50,7 +50,7 @@ function Made() {
   const { low, likely, high } = mass.totalG;
   return (
     <>
-      <Line name="Dry, about" remark={`${say.mass(low)} to ${say.mass(high)}; paint, cover and things not counted`}>
+      <Line name="Dry, about" remark={`${say.mass(low)} to ${say.mass(high)}; water not counted`}>
         <Figure text={say.mass(likely)} />
       </Line>
       <Line name="Tallest, board included">

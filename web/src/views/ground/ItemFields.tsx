@@ -127,7 +127,7 @@ function OneField({ field, value, now, onValue }: OneProps) {
       <MeasureOrNoneField
         label={label}
         none={empty}
-        plain={measure === 'density'}
+        plain={measure === 'plain'}
         value={value === null ? null : Number(value)}
         now={now}
         least={least}
