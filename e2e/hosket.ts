@@ -1,6 +1,9 @@
 import { spawnSync } from 'node:child_process';
-import { readFile } from 'node:fs/promises';
+import { randomUUID } from 'node:crypto';
+import { readFile, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { startProject } from '@hosket/core';
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { createApp } from '../server/src/app.ts';
 import { listenNear } from '../server/src/listen.ts';
@@ -52,6 +55,15 @@ export class App {
     await this.page.getByRole('button', { name: 'Start my own' }).click();
     await this.page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
     await this.write('Name', name);
+    await this.show('Ground');
+  }
+
+  /** The same, with a project of finished heights that is built halfway, as a file of it says. */
+  async startFinished(name: string) {
+    await this.open();
+    const file = `${tmpdir()}/${randomUUID()}.hosket.json`;
+    await writeFile(file, JSON.stringify(startProject(name, '2027-03-01', 'ground')));
+    await this.importFile(file);
     await this.show('Ground');
   }
 

@@ -24,7 +24,7 @@ async function square(app: App, button: string, halfMm: number) {
 /** A crag of one's own with a meadow round it and a cave in it, and a shed of three odd sheets and two offcuts. */
 async function crag(app: App) {
   const { page } = app;
-  await app.startOwn('Crag');
+  await app.startFinished('Crag');
   await app.show('Brief');
   await page.getByLabel('Usual size').selectOption('Tile 250 mm');
   await app.show('Ground');

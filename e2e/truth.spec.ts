@@ -21,7 +21,7 @@ const box = (x0: number, y0: number, x1: number, y1: number) => [
 ];
 
 test('two lines 300 mm apart give a plane, from edge to edge of the section', async ({ app, page }) => {
-  await app.startOwn('Plane');
+  await app.startFinished('Plane');
   await app.show('Brief');
   await page.getByLabel('Usual size').selectOption('A3');
   await app.settled();
@@ -37,7 +37,7 @@ test('two lines 300 mm apart give a plane, from edge to edge of the section', as
 });
 
 test('a bench that carries a higher one reads its own height', async ({ app, page }) => {
-  await app.startOwn('Benches');
+  await app.startFinished('Benches');
   await contour(app, page, box(30, 30, 270, 180), '20', true);
   await page.getByLabel('Level inside (a bench, a pad)').check();
   await contour(app, page, box(50, 45, 250, 165), '40', true);

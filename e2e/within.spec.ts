@@ -21,7 +21,7 @@ async function drawn(app: App, row: string, kind: string, points: readonly [numb
 
 /** A level slab, so that roofs can be reckoned by hand. */
 async function slab(app: App, name: string, height: string) {
-  await app.startOwn(name);
+  await app.startFinished(name);
   await drawn(app, 'Landforms', 'Pad', most);
   await app.write('Height', height);
   await app.page.getByRole('button', { name: 'Done' }).click();
