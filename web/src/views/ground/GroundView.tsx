@@ -35,9 +35,15 @@ export function GroundView() {
       fills
       title="Ground"
       answer={
-        report && drawn
-          ? `From ${say.mm(report.ground.lowestMm)} to ${say.mm(report.ground.highestMm)} above the board, ${say.volume(report.ground.volumeMl)} of ground.`
-          : 'Nothing is drawn yet. Draw a pad at the height of a flat, or a contour, and the ground follows.'
+        report && drawn ? (
+          <>
+            From {say.mm(report.ground.lowestMm)} to {say.mm(report.ground.highestMm)} above the board when finished,{' '}
+            {say.volume(report.ground.volumeMl)} of ground.
+            <HeightsShown />
+          </>
+        ) : (
+          'Nothing is drawn yet. Draw a pad at the height of a flat, or a contour, and the ground follows.'
+        )
       }
       sideTitle={
         several
@@ -65,10 +71,7 @@ export function GroundView() {
       <ViewChoice pane={pane} onPane={setPane} />
       <div className="relative min-h-[300px] flex-1">
         {pane === 'plan' ? (
-          <>
-            <PlanView editable />
-            <HeightsShown />
-          </>
+          <PlanView editable />
         ) : (
           <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
             <ModelView />
