@@ -4,9 +4,8 @@ test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as fi
   app,
   page,
 }) => {
-  await app.open();
-  await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  await app.startOwn('Slab');
+  await app.show('Brief');
   await expect(page.getByLabel('Drawn heights are of')).toHaveValue('foam');
   await app.show('Ground');
   await page.getByRole('button', { name: 'Contour', exact: true }).click();
