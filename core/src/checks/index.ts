@@ -76,6 +76,7 @@ import { tipsOver } from './rules/tipsOver.ts';
 import { tooNear } from './rules/tooNear.ts';
 import { twinSpots } from './rules/twinSpots.ts';
 import { uncountedStores } from './rules/uncountedStores.ts';
+import { underTheSkin } from './rules/underTheSkin.ts';
 import { unevenJoints } from './rules/unevenJoints.ts';
 import { upsideDownCliffs } from './rules/upsideDownCliffs.ts';
 import { wallsMeet } from './rules/wallsMeet.ts';
@@ -106,6 +107,7 @@ const rules: readonly Rule[] = [
   upsideDownCliffs,
   belowTheBoard,
   wallsMeet,
+  underTheSkin,
   rockingThings,
   besideTheBase,
   outOfRoom,

@@ -54,3 +54,20 @@ describe('a pit too narrow for its depth', () => {
     expect(told(plan(filled))).toBeUndefined();
   });
 });
+
+describe('a finished height thinner than its skin, among heights of bare foam', () => {
+  const pad = (heightMm: number, heightIs: 'foam' | 'ground', heights: Project['heights'] = 'foam') => {
+    const { project } = drawItem({ ...flat, heights }, 'pad', box(30, 30, 70, 70), 20, {
+      smooth: false,
+      heightMm,
+      heightIs,
+    });
+    return plan(project).report.findings.find(({ code }) => code === 'under-the-skin');
+  };
+  it('is told; one that is higher, of bare foam, or in finished ground is not', () => {
+    expect(pad(2, 'ground')?.message).toContain('finished at 2 mm, and its skin alone is 3 mm thick');
+    expect(pad(20, 'ground')).toBeUndefined();
+    expect(pad(2, 'foam')).toBeUndefined();
+    expect(pad(2, 'ground', 'ground')).toBeUndefined();
+  });
+});
