@@ -90,6 +90,9 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
     pins: ground.levels
       .filter(({ itemId, part }) => stack.onJoint.some((pin) => pin.itemId === itemId && pin.part === part))
       .map(({ targetMm, area }) => ({ heightMm: targetMm, area })),
+    levels: [],
+    movePerLevelMin: 0,
+    movePerMmMin: 0,
     pasteKgPerL: catalogue.need(paste, 'dryKgPerL').likely,
     cosAt: ground.slopes.cosAt,
   };

@@ -47,6 +47,7 @@ export const TOO_LOW_PER_MM = 1e9;
 
 const stepCost = (step: Step, weights: Weights): number =>
   weights.perLayer +
+  step.moveMin +
   (weights.carvePerL * step.carveMl + weights.fillPerL * step.fillMl + weights.perKg * step.massG) / 1000 +
   weights.offPerMm * step.offMm +
   weights.perM2 * (usedMm2(step) / 1e6);
@@ -66,7 +67,8 @@ export function costOf(model: StackModel, steps: readonly Step[], weights: Weigh
     (weights.carvePerL * carveMl + weights.fillPerL * fillMl + weights.perKg * massG) / 1000 +
     weights.offPerMm * offMm +
     weights.perMoney * bought +
-    weights.perM2 * steps.reduce((sum, step) => sum + usedMm2(step) / 1e6, 0)
+    weights.perM2 * steps.reduce((sum, step) => sum + usedMm2(step) / 1e6, 0) +
+    steps.reduce((sum, { moveMin }) => sum + moveMin, 0)
   );
 }
 

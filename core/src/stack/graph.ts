@@ -2,10 +2,14 @@
  * The joints that stacks can reach as nodes, and every layer that may be laid between two as an edge: an acyclic graph from the board up.
  */
 import { LEVEL_STEP_MM } from '../geometry/index.ts';
+import { atBoard, type Give, giveOf, noGive, type Settled } from './give.ts';
 import { type End, endAt, layOn, type StackModel, type Step } from './model.ts';
 import { type Option, sliceOf } from './stock.ts';
 
-/** A height that stacks reach, with every layer that may be laid on it. Nodes go from the board up. */
+/**
+ * A height that stacks reach, with every layer that may be laid on it. Nodes go from the board up. Where levels may be moved, a height has a node
+ * for each way in which those near it are settled.
+ */
 export interface Node {
   heightMm: number;
   edges: { step: Step; to: number }[];
@@ -44,33 +48,89 @@ function nodesOf(model: StackModel, pinned: readonly Pinned[]): Node[] {
     fromMm,
     toMm: fromMm + model.glueLineMm + option.thicknessMm,
   }));
-  const thickest = Math.max(0, ...model.stock.map(({ thicknessMm }) => thicknessMm));
-  // By height in steps: whether it is reached, and the place of its node.
-  const reached = new Uint8Array(keyOf(model.highestMm + model.glueLineMm + thickest) + 2);
-  const places = new Int32Array(reached.length);
+  const optionsAt = (heightMm: number): Option[] => [
+    ...model.options,
+    ...(model.wire ? landingSlices(model, heightMm, landings) : []),
+    ...(held.length ? pinnedHere(held, heightMm) : []),
+  ];
+  const give = giveIn(model, optionsAt);
+  // By height in steps: the states in which it is reached, and the place of the node of each.
+  const reached: States[] = Array.from({ length: stepsTo(model) });
+  reached[0] = new Map([[atBoard.key, { settled: atBoard, place: 0 }]]);
   const nodes: Node[] = [];
   const lowestEnd = Math.max(0, ...held.map(({ toMm }) => toMm)) - HAIR_MM;
+  const goals: { edge: Node['edges'][number]; key: string }[] = [];
+  for (let key = 0; key < reached.length; key++) {
+    const states = reached[key];
+    if (!states) continue;
+    const heightMm = key * LEVEL_STEP_MM;
+    const options = optionsAt(heightMm);
+    for (const here of states.values()) {
+      const edges: Node['edges'] = [];
+      for (const option of options) {
+        const bottomMm = heightMm + model.glueLineMm;
+        const topMm = bottomMm + option.thicknessMm;
+        const needMm = Math.max(topMm, bottomMm + model.leastStepMm);
+        for (const { carried, next, moves, moveMin } of give.settle(here.settled, heightMm, topMm, needMm)) {
+          const laid = layOn(model, option, heightMm, carried);
+          if (!laid || !clearOf(held, laid)) continue;
+          const to = keyOf(laid.topMm);
+          reached[to] ??= new Map();
+          if (!reached[to].has(next.key)) reached[to].set(next.key, { settled: next, place: -1 });
+          const edge = { step: moves.length ? { ...laid, moves, moveMin } : laid, to };
+          edges.push(edge);
+          goals.push({ edge, key: next.key });
+        }
+      }
+      const carried = give.end(here.settled);
+      here.place = nodes.length;
+      nodes.push({
+        heightMm,
+        edges,
+        end: endAt(model, heightMm, carried === 'open' ? null : carried),
+        mayEnd: heightMm >= lowestEnd && carried !== 'open',
+      });
+    }
+  }
+  // For now edges go to heights; the places of the nodes above are known only here.
+  for (const { edge, key } of goals) edge.to = reached[edge.to]?.get(key)?.place ?? 0;
+  return held.length || model.levels.length ? onTheWay(nodes) : nodes;
+}
+
+/** The give of a model's levels: they may move onto every height that its options reach, whatever ground there is. */
+function giveIn(model: StackModel, optionsAt: (heightMm: number) => Option[]): Give {
+  if (!model.levels.length) return noGive;
+  const reached = new Uint8Array(stepsTo(model));
   reached[0] = 1;
+  const joints: number[] = [];
   for (let key = 0; key < reached.length; key++) {
     if (!reached[key]) continue;
     const heightMm = key * LEVEL_STEP_MM;
-    const edges: Node['edges'] = [];
-    const lay = (option: Option) => {
-      const step = layOn(model, option, heightMm);
-      if (!step || !clearOf(held, step)) return;
-      // For now by height; the place of a node above is not known yet.
-      const to = keyOf(step.topMm);
-      edges.push({ step, to });
-      reached[to] = 1;
-    };
-    for (const option of model.options) lay(option);
-    if (model.wire) for (const option of landingSlices(model, heightMm, landings)) lay(option);
-    if (held.length) for (const option of pinnedHere(held, heightMm)) lay(option);
-    places[key] = nodes.length;
-    nodes.push({ heightMm, edges, end: endAt(model, heightMm), mayEnd: heightMm >= lowestEnd });
+    joints.push(heightMm);
+    for (const { thicknessMm } of optionsAt(heightMm)) reached[keyOf(heightMm + model.glueLineMm + thicknessMm)] = 1;
   }
-  for (const { edges } of nodes) for (const edge of edges) edge.to = places[edge.to];
-  return held.length ? onTheWay(nodes) : nodes;
+  return giveOf(model, joints, comesTo(model));
+}
+
+/** Whether some row of layers takes a stack from one height to another. With a wire more can be reached than its options tell: all counts then. */
+function comesTo(model: StackModel): (fromMm: number, toMm: number) => boolean {
+  const rises = new Uint8Array(stepsTo(model));
+  rises[0] = 1;
+  for (let rise = 0; rise < rises.length; rise++)
+    if (rises[rise]) for (const { thicknessMm } of model.options) rises[rise + keyOf(model.glueLineMm + thicknessMm)] = 1;
+  return (fromMm, toMm) => {
+    const rise = keyOf(toMm - fromMm);
+    return rise >= 0 && (model.wire !== null || rises[rise] === 1);
+  };
+}
+
+type States = Map<string, { settled: Settled; place: number }> | undefined;
+
+/** So many steps of height lie below the highest joint that a stack may reach, its levels moved or not. */
+function stepsTo({ highestMm, glueLineMm, stock, levels }: StackModel): number {
+  const thickest = Math.max(0, ...stock.map(({ thicknessMm }) => thicknessMm));
+  const up = Math.max(0, ...levels.map(({ upMm }) => upMm));
+  return keyOf(highestMm + up + glueLineMm + thickest) + 2;
 }
 
 /** Slices that bring the next joint onto a height, from every pool that the wire can slice so. */

@@ -1,5 +1,7 @@
+export * from './carried.ts';
 export * from './cheapest.ts';
 export * from './front.ts';
+export * from './give.ts';
 export * from './graph.ts';
 export * from './hand.ts';
 export * from './model.ts';

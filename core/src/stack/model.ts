@@ -2,7 +2,8 @@
  * What a layer costs where it lies: areas and volumes from the curve of heights, for every class of stock. Areas in mm2, volumes in ml,
  * heights in mm.
  */
-import { areaAbove, type Hypsometry, LEVEL_STEP_MM, outlineHeight, volumeAbove } from '../geometry/index.ts';
+import { type Hypsometry, LEVEL_STEP_MM, outlineHeight } from '../geometry/index.ts';
+import { areaAboveMoved, type Carried, heightNow, volumeAboveMoved } from './carried.ts';
 import type { Option, StockClass, Wire } from './stock.ts';
 
 /** A part of the base that is built in one way. */
@@ -29,9 +30,22 @@ export interface StackModel {
   mostFillMm: number;
   /** Heights that should fall on a joint, each in its area. */
   pins: readonly { heightMm: number; area: number }[];
+  /** Heights that something asks for, from the board up, where some of them may be moved; empty where none may. */
+  levels: readonly GivenLevel[];
+  /** Minutes that moving a level costs: once, and by the millimetre. */
+  movePerLevelMin: number;
+  movePerMmMin: number;
   pasteKgPerL: number;
   /** Cosine of the slope of the foam target at a height, in the mean. */
   cosAt: (heightMm: number) => number;
+}
+
+/** A height that is asked for, and how far it may be moved (0: it stays). Those with one `together` move by the same. */
+export interface GivenLevel {
+  heightMm: number;
+  downMm: number;
+  upMm: number;
+  together: number | null;
 }
 
 /** One layer: what it is cut from, where it lies, and the height at which its outline follows the target, area by area. */
@@ -53,7 +67,18 @@ export interface Step {
   massG: number;
   /** Deepest paste round this layer, square to the surface, mm; the skin not counted. */
   deepMm: number;
+  /** Levels that are moved for this stack, told where the first layer reaches them, and what moving them costs, minutes. */
+  moves: readonly Move[];
+  moveMin: number;
 }
+
+/** A level, by its place in the list of those that may be moved, and how far it goes up. */
+export interface Move {
+  level: number;
+  byMm: number;
+}
+
+const NO_MOVES: readonly Move[] = [];
 
 /** Pieces smaller than this are not worth a layer. */
 const LEAST_AREA_MM2 = 100;
@@ -61,30 +86,37 @@ const ML = 1000;
 const HAIR_MM = 1e-6;
 
 /** The part of an area's footprint at which a pool may lie, mm2. */
-function allowedMm2({ limit }: StockClass, area: AreaCurves, footprintMm2: number, topMm: number): number {
+function allowedMm2(
+  { limit }: StockClass,
+  area: AreaCurves,
+  footprintMm2: number,
+  topMm: number,
+  carried: Carried | null,
+): number {
   if (limit.kind === 'anywhere') return footprintMm2;
   if (limit.kind === 'area') return (area.id === limit.areaId) === limit.within ? footprintMm2 : 0;
   const inside = area.inside.get(limit.coverMm);
-  return inside ? Math.min(footprintMm2, areaAbove(inside, topMm)) : 0;
+  return inside ? Math.min(footprintMm2, areaAboveMoved(carried, inside, topMm)) : 0;
 }
 
 /** A joint on which more than this share of the ground over it ends has a flat there. */
 const FLAT_SHARE = 0.05;
 
 /** Whether a flat ends on a joint: a layer that is carved back from the outline at its bottom is not to cover it again. */
-function endsOn(curve: Hypsometry, jointMm: number): boolean {
-  const reached = areaAbove(curve, jointMm);
-  return reached - areaAbove(curve, jointMm + LEVEL_STEP_MM) > FLAT_SHARE * reached;
+function endsOn(curve: Hypsometry, jointMm: number, carried: Carried | null): boolean {
+  const reached = areaAboveMoved(carried, curve, jointMm);
+  return reached - areaAboveMoved(carried, curve, jointMm + LEVEL_STEP_MM) > FLAT_SHARE * reached;
 }
 
 /**
  * One layer by an option on a joint at `fromMm`. With A and V an area's plan area and volume above a height, c its outline's height:
  * carve = A(c)(top - c) - (V(c) - V(top)); fill = V(from) - V(c) - A(c)(c - from); added up over the areas. Null when nothing worth cutting reaches it,
- * or when some of it could be cut from none of the option's pools.
+ * or when some of it could be cut from none of the option's pools. `carried`: where the target's heights lie now, as far as this layer reaches.
  */
-export function layOn(model: StackModel, option: Option, fromMm: number): Step | null {
+export function layOn(model: StackModel, option: Option, fromMm: number, carried: Carried | null = null): Step | null {
   const bottomMm = fromMm + model.glueLineMm;
-  if (model.highestMm - bottomMm < Math.max(model.leastStepMm, 1e-9)) return null;
+  const nowAt = (heightMm: number) => (carried ? heightNow(carried, heightMm) : heightMm);
+  if (nowAt(model.highestMm) - bottomMm < Math.max(model.leastStepMm, 1e-9)) return null;
   const { thicknessMm, pools } = option;
   const topMm = bottomMm + thicknessMm;
   const outlineAtMm: number[] = [];
@@ -94,27 +126,31 @@ export function layOn(model: StackModel, option: Option, fromMm: number): Step |
   // Plain loops: a choice lays tens of thousands of layers.
   for (const area of model.areas) {
     const { curve, alpha } = area;
-    const c = alpha === 0 && endsOn(curve, bottomMm) ? bottomMm + LEVEL_STEP_MM : bottomMm + alpha * thicknessMm;
+    const c =
+      alpha === 0 && endsOn(curve, bottomMm, carried) ? bottomMm + LEVEL_STEP_MM : bottomMm + alpha * thicknessMm;
     outlineAtMm.push(c);
-    const footprint = areaAbove(curve, c);
-    const above = volumeAbove(curve, c);
+    const footprint = areaAboveMoved(carried, curve, c);
+    const above = volumeAboveMoved(carried, curve, c);
     areaMm2 += footprint;
-    carve += footprint * (topMm - c) - (above - volumeAbove(curve, topMm));
-    fill += volumeAbove(curve, fromMm) - above - footprint * (c - fromMm);
-    if (curve.highestMm > fromMm) deepMm = Math.max(deepMm, Math.min(c, curve.highestMm) - fromMm);
+    carve += footprint * (topMm - c) - (above - volumeAboveMoved(carried, curve, topMm));
+    fill += volumeAboveMoved(carried, curve, fromMm) - above - footprint * (c - fromMm);
+    const highestMm = nowAt(curve.highestMm);
+    if (highestMm > fromMm) deepMm = Math.max(deepMm, Math.min(c, highestMm) - fromMm);
     // What is deeper inside lies within what is less deep: each pool takes what those before it left.
     let taken = 0;
     for (let k = 0; k < pools.length; k++) {
-      const allowed = allowedMm2(model.stock[pools[k]], area, footprint, topMm);
+      const allowed = allowedMm2(model.stock[pools[k]], area, footprint, topMm, carried);
       fromPoolMm2[k] += Math.max(0, allowed - taken);
       taken = Math.max(taken, allowed);
     }
     uncovered += footprint - taken;
   }
   if (areaMm2 < LEAST_AREA_MM2 || uncovered >= LEAST_AREA_MM2) return null;
-  for (const { heightMm, area } of model.pins)
+  for (const pin of model.pins) {
+    const heightMm = nowAt(pin.heightMm);
     if (heightMm > fromMm - HAIR_MM && heightMm < topMm - HAIR_MM)
-      offMm += heightMm < outlineHeight(outlineAtMm[area]) ? Math.max(0, heightMm - fromMm) : topMm - heightMm;
+      offMm += heightMm < outlineHeight(outlineAtMm[pin.area]) ? Math.max(0, heightMm - fromMm) : topMm - heightMm;
+  }
   const outer = model.stock[pools[pools.length - 1]];
   let mass = (fill * model.pasteKgPerL - (carve * outer.densityKgM3) / 1000) / ML;
   for (let k = 0; k < pools.length; k++)
@@ -132,6 +168,8 @@ export function layOn(model: StackModel, option: Option, fromMm: number): Step |
     offMm,
     massG: mass,
     deepMm: deepMm * model.cosAt(fromMm + deepMm),
+    moves: NO_MOVES,
+    moveMin: 0,
   };
 }
 
@@ -144,12 +182,16 @@ export interface End {
   tooLowMm: number;
 }
 
-export function endAt(model: StackModel, heightMm: number): End {
-  const fillMl = model.areas.reduce((sum, { curve }) => sum + volumeAbove(curve, heightMm), 0) / ML;
-  const left = Math.max(0, model.highestMm - heightMm);
+export function endAt(model: StackModel, heightMm: number, carried: Carried | null = null): End {
+  const fillMl = model.areas.reduce((sum, { curve }) => sum + volumeAboveMoved(carried, curve, heightMm), 0) / ML;
+  const nowAt = (mm: number) => (carried ? heightNow(carried, mm) : mm);
+  const left = Math.max(0, nowAt(model.highestMm) - heightMm);
   return {
     fillMl,
-    offMm: model.pins.reduce((sum, pin) => sum + (pin.heightMm > heightMm - HAIR_MM ? pin.heightMm - heightMm : 0), 0),
+    offMm: model.pins.reduce((sum, pin) => {
+      const pinMm = nowAt(pin.heightMm);
+      return sum + (pinMm > heightMm - HAIR_MM ? pinMm - heightMm : 0);
+    }, 0),
     massG: fillMl * model.pasteKgPerL,
     deepMm: left * model.cosAt(model.highestMm),
     tooLowMm: Math.max(0, left - model.mostFillMm),
@@ -174,6 +216,18 @@ export const boughtFor = (used: readonly number[], pools: readonly StockClass[])
     0,
   );
 
+/** Where the levels lie when each is moved as the steps of a stack say; null where none is. */
+export function carriedBy(levels: readonly GivenLevel[], steps: readonly Pick<Step, 'moves'>[]): Carried | null {
+  const now = levels.map(({ heightMm }) => heightMm);
+  let any = false;
+  for (const { moves } of steps)
+    for (const { level, byMm } of moves) {
+      now[level] += byMm;
+      any = true;
+    }
+  return any ? { was: [0, ...levels.map(({ heightMm }) => heightMm)], now: [0, ...now] } : null;
+}
+
 /** What a whole stack comes to. */
 export interface Totals {
   layers: number;
@@ -188,7 +242,7 @@ export interface Totals {
 }
 
 export function totalsOf(model: StackModel, steps: readonly Step[]): Totals {
-  const end = endAt(model, steps.at(-1)?.topMm ?? 0);
+  const end = endAt(model, steps.at(-1)?.topMm ?? 0, carriedBy(model.levels, steps));
   const sum = (pick: (part: Step | End) => number) => steps.reduce((total, step) => total + pick(step), pick(end));
   const usedMm2 = usedOf(steps, model.stock);
   return {
