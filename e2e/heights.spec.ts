@@ -90,3 +90,51 @@ test('who chooses the way of building is said with its reason; a deadline that o
   await expect(findings.getByText('Not kept')).toHaveCount(0);
   await expect(page.getByRole('link', { name: /^Layers/ })).toContainText('carve back');
 });
+
+test('levels that may be moved are proposed onto joints: one left out, the rest taken, undone; what it costs is the builder’s to say', async ({
+  app,
+  page,
+}) => {
+  await app.open();
+  await page.getByRole('button', { name: 'Explore the demo' }).click();
+  await app.settled();
+  await app.show('Layers');
+  await page.getByRole('tab', { name: 'Levels', exact: true }).click();
+  const moves = page.getByRole('region', { name: 'Levels onto joints' });
+  const row = page.getByRole('table', { name: 'Levels' }).getByRole('row', { name: /^Bench 3/ });
+  await expect(row).toContainText('carve 0.5 mm from layer 3');
+  await expect(moves.getByTestId('moves-save')).toContainText(/ml less to carve, .*min less by the figures/);
+  await expect(moves.getByLabel(/^Bench 3 up 0.5 mm/)).toBeChecked();
+  await moves.getByLabel(/^Haul road, end up 0.5 mm/).uncheck();
+  await moves.getByRole('button', { name: 'Move 1 of 2' }).click();
+  await app.settled();
+  await expect(row).toContainText('flush with the top of layer 3');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await app.settled();
+  await moves.getByRole('button', { name: 'Move them all' }).click();
+  await app.settled();
+  await expect(moves).toContainText('No level that may move saves anything by it');
+
+  // None may move, or all by as much as the builder says; what a thing may is told at the thing.
+  await moves.getByRole('button', { name: 'None may move' }).click();
+  await expect(moves).toContainText('All levels stay as drawn.');
+  await app.write('Each up or down by', '1.5');
+  await moves.getByRole('button', { name: 'Let all levels move' }).click();
+  await row.getByRole('button').click();
+  await app.show('Ground');
+  await expect(page.getByLabel('May go up by')).toHaveValue('1.5 mm');
+
+  await app.show('Layers');
+  await page.getByRole('tab', { name: 'What it costs', exact: true }).click();
+  await expect(page.getByLabel('Figures as usual at a')).toHaveValue('hobby bench');
+  const comes = page.getByRole('main').getByText(/It comes to/);
+  const before = await comes.textContent();
+  await page.getByLabel('Carved with a').selectOption('hot wire');
+  await expect(page.getByLabel('A litre carved')).toHaveValue('6 min');
+  await app.settled();
+  await expect(comes).not.toHaveText(before ?? '');
+  await page.getByLabel('Figures as usual at a').selectOption('workshop');
+  await app.write('Each layer', '30');
+  await app.settled();
+  await expect(page.getByLabel('Figures as usual at a')).toHaveValue('');
+});

@@ -171,8 +171,8 @@ test('too little foam says what is missing; a level that no sheet reaches says b
   await expect(findings).toContainText(/mm (short|over|under)/);
   await turnTo(page, 'How it is built');
   await page.getByLabel('A bench wire slices sheets').check();
-  await page.getByRole('tab', { name: 'Stack', exact: true }).click();
-  await app.write('A millimetre off a joint', '500');
+  await turnTo(page, 'What it costs');
+  await app.write('A millimetre off a joint, where one is wanted', '500');
   await app.settled();
   await expect(page.getByRole('complementary').getByText('should fall on a joint')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();

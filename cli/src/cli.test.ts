@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { changeItem, plan, planReportSchema, readProject, writeProject } from '@hosket/core';
+import { changeItem, plan, planReportSchema, planWithMoves, readProject, writeProject } from '@hosket/core';
 import { describe, expect, it } from 'vitest';
 import { run } from './run.ts';
 
@@ -93,12 +93,12 @@ describe('hosket plan', () => {
       expect(stdout).toContain(part);
   });
 
-  it('--json prints the whole plan, the same as the core works out', async () => {
+  it('--json prints the whole plan, planWithMoves, the same as the core works out', async () => {
     const { status, stdout } = await hosket('plan', demo, '--json');
     expect(status).toBe(0);
     const printed = JSON.parse(stdout);
     expect(planReportSchema.safeParse(printed).success).toBe(true);
-    expect(printed).toEqual(JSON.parse(JSON.stringify(plan(project).report)));
+    expect(printed).toEqual(JSON.parse(JSON.stringify(planWithMoves(project).report)));
   });
 
   it('--imperial speaks inches', async () =>
@@ -158,7 +158,7 @@ describe('the command itself', () => {
   it('is started, writes, and ends with its code', () => {
     const { status, stdout, stderr } = started('plan', demo, '--json');
     expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
-    expect(JSON.parse(stdout)).toEqual(JSON.parse(JSON.stringify(plan(project).report)));
+    expect(JSON.parse(stdout)).toEqual(JSON.parse(JSON.stringify(planWithMoves(project).report)));
     expect(started('plan', join(folder, 'nowhere.json'))).toMatchObject({
       status: 3,
       stdout: '',
@@ -215,7 +215,7 @@ describe('hosket sheet and hosket shopping', () => {
     });
   });
 
-  it('shopping has the numbers of the plan, with semicolons and decimal commas where they are wanted', async () => {
+  it('shopping has the numbers of the plan, planWithMoves, with semicolons and decimal commas where they are wanted', async () => {
     const { shopping } = plan(project).report;
     const plain = (await hosket('shopping', demo)).stdout.trim().split('\r\n');
     expect(plain).toHaveLength(1 + 2 + shopping.length + 1);
@@ -225,7 +225,7 @@ describe('hosket sheet and hosket shopping', () => {
     expect((await hosket('shopping', demo, '--semicolons')).stdout).toMatch(/^Cellulose-plaster compound;;g;\d+,\d+;/m);
   });
 
-  it('for a set: one list for all its tiles, with plan, shopping and the bench sheet alike', async () => {
+  it('for a set: one list for all its tiles, with plan, planWithMoves, shopping and the bench sheet alike', async () => {
     const moor = join(root, 'samples/tarrow-moor.hosket.json');
     const csv = (await hosket('shopping', moor)).stdout;
     expect(csv).toMatch(/^Fibreboard,6 mm,each,3,3,0,3,3,/m);

@@ -8,6 +8,7 @@ import {
   type Project,
   plan,
   planReportSchema,
+  planWithMoves,
   type Result,
   readProject,
   sayBuy,
@@ -96,7 +97,7 @@ export async function carryOut(
     output.out(stagesText(project, () => performance.now()));
     return code.ok;
   }
-  const planned = plan(project);
+  const planned = command === 'plan' ? planWithMoves(project) : plan(project);
   const { report } = planned;
   const stopped = report.findings.some((finding) => finding.severity === 'stop' && !finding.overruled);
   const system = imperial ? 'imperial' : 'metric';

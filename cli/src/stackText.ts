@@ -1,6 +1,7 @@
 import {
   formatMeasure,
   type HandLayer,
+  type MovesReport,
   type PlanReport,
   type Project,
   sayClock,
@@ -13,6 +14,27 @@ import { rule, table } from './table.ts';
 
 /** More stacks than this are not printed one by one. */
 const MOST_STACKS = 24;
+
+type Say = (value: number) => string;
+
+/** Levels that would be brought onto joints, one line each, and what that saves. */
+function movesText({ moves, held, solved }: MovesReport, mm: Say, ml: Say): string {
+  const lines = [rule('Levels onto joints')];
+  if (!moves.length) lines.push('  no level that may move saves anything by it\n');
+  for (const { name, fromMm, toMm, byMm } of moves)
+    lines.push(
+      `  ${name}: ${byMm > 0 ? 'up' : 'down'} ${mm(Math.abs(byMm))}, bare foam ${mm(fromMm)} to ${mm(toMm)}\n`,
+    );
+  if (solved) {
+    const { before, after } = solved;
+    lines.push(
+      `  carve ${ml(before.carveMl)} to ${ml(after.carveMl)}, fill ${ml(before.fillMl)} to ${ml(after.fillMl)}, hands-on ${sayMinutes(before.handsOnMin)} to ${sayMinutes(after.handsOnMin)}\n`,
+    );
+    if (before.dryAt && after.dryAt) lines.push(`  dry base ${sayClock(before.dryAt)} to ${sayClock(after.dryAt)}\n`);
+  }
+  for (const { name, by } of held) lines.push(`  ${name} is held by ${by}\n`);
+  return lines.join('');
+}
 
 /** The stack that is built, what else could be built, and the order of gluing. */
 export function stackText(project: Project, report: PlanReport, system: UnitSystem): string {
@@ -63,6 +85,7 @@ export function stackText(project: Project, report: PlanReport, system: UnitSyst
     lines.push(
       `  chosen by the plan: ${Math.round(stack.way.sparesMin)} min less and ${stack.way.soonerDays.toFixed(1)} days sooner than ${stack.way.against}${stack.way.near ? '; the two are near' : ''}\n`,
     );
+  if (report.moves) lines.push(movesText(report.moves, mm, ml));
   lines.push(rule('The three schools'));
   lines.push(
     table([

@@ -107,6 +107,7 @@ export {
   type Plan,
   type Planner,
   plan,
+  planWithMoves,
 } from './planner/index.ts';
 export * from './project/index.ts';
 export { coatsOfPart, doneIn, shippedRecipes, type Way, wayOf, ways } from './recipes/index.ts';
@@ -115,6 +116,7 @@ export {
   type CuttingReport,
   type LandformReport,
   type LayerReport,
+  type MovesReport,
   type PieceReport,
   type PlanReport,
   type ProposalReport,

@@ -6,6 +6,9 @@ export const LEVEL_STEP_MM = 0.05;
 /** Ground this little under a level still counts as reaching it (a flat that is to land on a joint does), mm. */
 const FLUSH_MM = 0.01;
 
+/** The highest step of the curve at which a flat at a height still counts as reached. */
+export const levelStep = (heightMm: number): number => Math.floor((heightMm + FLUSH_MM) / LEVEL_STEP_MM + 1e-6);
+
 /** The height whose outline belongs to the area at a level (see `hypsometryOf`), mm. */
 export const outlineHeight = (levelMm: number): number => Math.max(levelMm - FLUSH_MM, FLUSH_MM);
 

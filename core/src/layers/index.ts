@@ -3,7 +3,7 @@ export { foamTarget } from './foamTarget.ts';
 export { type LaidRead, layIn, namedLaid } from './laidIn.ts';
 export type { Land, Layer, LayerPlan } from './layers.ts';
 export { layerPlan } from './layers.ts';
-export { foamTopAt, type Level, levelName, levelPlaces, sayTolerance, sayWork } from './levels.ts';
+export { foamTopAt, type Level, type LevelPlace, levelName, levelPlaces, sayTolerance, sayWork } from './levels.ts';
 export { most95Guess } from './pasteGuess.ts';
 export { type Recess as Room, roomKinds, roomsOf } from './rooms.ts';
 export { type NamedRoomWork, type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';

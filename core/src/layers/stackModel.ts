@@ -1,9 +1,19 @@
 /** From ground and shed to the model in which stacks are chosen: curves of heights by area, stock, weights, limits. */
-import { forEachCell, type Grid, type Hypsometry, hypsometryOf } from '../geometry/index.ts';
+import {
+  forEachCell,
+  type Grid,
+  type Hypsometry,
+  hypsometryOf,
+  LEVEL_STEP_MM,
+  levelStep,
+  type OutlineCurve,
+  outlineCurve,
+} from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { catalogueOf, glueOf } from '../materials/index.ts';
 import { fillPasteOf, type Project, type School, type Wish } from '../project/index.ts';
 import {
+  type Flat,
   type Limits,
   noLimits,
   optionFor,
@@ -14,7 +24,7 @@ import {
   toStep,
   type Weights,
 } from '../stack/index.ts';
-import type { AreaMap } from './areas.ts';
+import { type AreaMap, areaAt } from './areas.ts';
 import { deepInside } from './deepInside.ts';
 import type { LevelPlace } from './levels.ts';
 import type { Target } from './target.ts';
@@ -40,10 +50,12 @@ export interface StackGround {
   inside: Map<number, Hypsometry[]>;
   levels: LevelPlace[];
   slopes: Slopes;
+  /** By area; null where no cost is by the metre. */
+  outlines: OutlineCurve[] | null;
 }
 
 export function stackGround(
-  project: Pick<Project, 'sheets'>,
+  project: Pick<Project, 'sheets' | 'stacking'>,
   ground: Ground,
   target: Target,
   map: AreaMap,
@@ -59,7 +71,14 @@ export function stackGround(
         map.coverage.map((share) => hypsometryOf(deep, share)),
       );
     }
-  return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map) };
+  const { outlineMinPerM, carveMinPerM } = project.stacking.costs;
+  const outlines =
+    outlineMinPerM > 0 || carveMinPerM > 0
+      ? map.coverage.map((share, k) =>
+          outlineCurve(target.grid, share, ground.outline, (x, y) => areaAt(map, target.grid, x, y) === k),
+        )
+      : null;
+  return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map), outlines };
 }
 
 type Shed = Pick<
@@ -79,6 +98,7 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
       alpha: alphaOf[area?.school ?? school],
       curve: ground.curves[k],
       inside: new Map([...ground.inside].map(([coverMm, curves]) => [coverMm, curves[k]])),
+      outline: ground.outlines?.[k] ?? null,
     })),
     highestMm: ground.target.curve.highestMm,
     stock: pools,
@@ -90,12 +110,30 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
     pins: ground.levels
       .filter(({ itemId, part }) => stack.onJoint.some((pin) => pin.itemId === itemId && pin.part === part))
       .map(({ targetMm, area }) => ({ heightMm: targetMm, area })),
+    flats: flatsOf(ground),
     levels: [],
-    movePerLevelMin: 0,
-    movePerMmMin: 0,
+    movePerLevelMin: stacking.costs.perMoveMin,
+    movePerMmMin: stacking.costs.moveMinPerMm,
     pasteKgPerL: catalogue.need(paste, 'dryKgPerL').likely,
     cosAt: ground.slopes.cosAt,
   };
+}
+
+/** A flat is where the area at a height goes down by more than this from one step of the curve to the next but one, mm2. */
+const LEAST_FLAT_MM2 = 100;
+
+/** The flats of a target, at heights that something asks for: what the area loses there beyond what a slope would. */
+function flatsOf({ curves, levels }: Pick<StackGround, 'curves' | 'levels'>): Flat[] {
+  const flats = new Map<string, Flat>();
+  for (const { targetMm, area } of levels) {
+    const step = levelStep(targetMm);
+    const { areaMm2: above } = curves[area];
+    const at = (k: number) => above[Math.max(0, k)] ?? 0;
+    const flat = at(step) - at(step + 2) - (at(step - 2) - at(step));
+    if (step > 0 && flat > LEAST_FLAT_MM2)
+      flats.set(`${step} ${area}`, { heightMm: step * LEVEL_STEP_MM, areaMm2: flat });
+  }
+  return [...flats.values()];
 }
 
 /** Layers that the builder pinned, as far as there are still sheets for them. */
@@ -109,9 +147,13 @@ export const pinnedOf = ({ stack, stacking }: Shed, { stock: pools }: StackModel
 export function weightsOf({ costs, pastePerL }: Project['stacking']): Weights {
   return {
     perLayer: costs.perLayerMin,
+    perOutlineM: costs.outlineMinPerM,
+    perGluedDm2: costs.gluedMinPerDm2,
+    carvePerM: costs.carveMinPerM,
     carvePerL: costs.carveMinPerL,
     fillPerL: costs.fillMinPerL + costs.minPerMoney * (pastePerL ?? 0),
     offPerMm: costs.offMinPerMm,
+    perFlatDm2: costs.flatMinPerDm2,
     perKg: costs.minPerKg,
     perMoney: costs.minPerMoney,
     perM2: 0,

@@ -4,12 +4,13 @@ import { cellOf, type Ground } from '../ground/index.ts';
 import { createKernel, type StageTime, toEnd } from '../kernel/index.ts';
 import type { AreaMap, Target } from '../layers/index.ts';
 import type { Base, HandLayer, Project, School } from '../project/index.ts';
-import type { PlanReport, SchoolReport } from '../report/index.ts';
+import type { MovesReport, PlanReport, SchoolReport } from '../report/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import { type Input, stage } from './input.ts';
 import { areas } from './stages/areas.ts';
 import { cutting } from './stages/cutting.ts';
 import { ground } from './stages/ground.ts';
+import { moved } from './stages/moves.ts';
 import { chosenPaste } from './stages/paste.ts';
 import { report } from './stages/report.ts';
 import { target } from './stages/target.ts';
@@ -59,6 +60,8 @@ export interface Planner {
    * off; once it yields what can be drawn already.
    */
   run: (project: Project, quick?: boolean) => Generator<Drawn | undefined, Plan>;
+  /** What bringing levels onto joints would save, worked out when it is asked for: null where none may be moved. */
+  moves: (project: Project) => Generator<undefined, MovesReport | null>;
   /** What became of each stage in the last run. */
   times: () => readonly StageTime[];
 }
@@ -88,6 +91,9 @@ export function createPlanner(cell: (base: Base) => number = cellOf, clock?: () 
         near: near || first.near,
       };
     },
+    *moves(project) {
+      return (yield* kernel.get(moved, { project, cell })).value;
+    },
     times: () => {
       const seen = new Set(earlier.map(({ name }) => name));
       return [...earlier, ...kernel.times().filter(({ name }) => !seen.has(name))];
@@ -97,3 +103,10 @@ export function createPlanner(cell: (base: Base) => number = cellOf, clock?: () 
 
 /** The plan of a project, worked out from nothing. The same project always gives the same plan. */
 export const plan = (project: Project): Plan => toEnd(createPlanner().run(project));
+
+/** The same with what bringing levels onto joints would save. */
+export function planWithMoves(project: Project): Plan {
+  const planner = createPlanner();
+  const made = toEnd(planner.run(project));
+  return { ...made, report: { ...made.report, moves: toEnd(planner.moves(project)) } };
+}

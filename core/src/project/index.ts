@@ -1,4 +1,5 @@
 export * from './base.ts';
+export * from './benches.ts';
 export * from './boxFaces.ts';
 export { sheetsCutUp } from './cutting.ts';
 export * from './edits/cuttingEdits.ts';
@@ -7,6 +8,7 @@ export * from './edits/recipeEdits.ts';
 export * from './edits/stackEdits.ts';
 export * from './edits/storesEdits.ts';
 export * from './frame.ts';
+export * from './give.ts';
 export * from './heights.ts';
 export * from './heightsAre.ts';
 export * from './items.ts';

@@ -1,4 +1,5 @@
 import { noMaterials } from '../materials/index.ts';
+import { costsAt } from './benches.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import type { HeightsAre } from './heightsAre.ts';
 import { usualRecipe, usualSurface } from './recipes.ts';
@@ -27,6 +28,12 @@ export const usualSheet = (id: string): Sheet => ({
   place: '',
   limit: { kind: 'anywhere' },
 });
+
+/** Who stacks foam as foam leaves the way of building to the plan, and counts a small layer as small. */
+function startStacking(heights: HeightsAre): Project['stacking'] {
+  const usual = usualStacking();
+  return heights === 'ground' ? usual : { ...usual, school: null, costs: costsAt(usual.costs, 'hobby bench') };
+}
 
 /** A project with sound defaults and nothing drawn yet. `startDate` is an ISO date; heights are of bare foam, as builders stack it. */
 export function startProject(name: string, startDate: string, heights: HeightsAre = 'foam'): Project {
@@ -66,8 +73,7 @@ export function startProject(name: string, startDate: string, heights: HeightsAr
     profiles: [],
     tile: newTile('tile-1', 'Tile 1'),
     tiles: [],
-    // Who stacks foam as foam leaves the way of building to the plan.
-    stacking: { ...usualStacking(), school: heights === 'foam' ? null : 'halfway' },
+    stacking: startStacking(heights),
     cutting: usualCutting(),
     paper: usualPaper(),
     surface: usualSurface(),

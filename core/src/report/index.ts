@@ -1,10 +1,12 @@
 export { cuttingReport } from './cutting.ts';
+export { movesReport } from './moves.ts';
 export { type Land, reportOf, schoolReport, type Worked } from './report.ts';
 export {
   type BedReport,
   type CuttingReport,
   type LandformReport,
   type LayerReport,
+  type MovesReport,
   type PieceReport,
   type PlanReport,
   type ProposalReport,

@@ -76,6 +76,7 @@ const totalsSchema = z.strictObject({
   carveMl: z.number(),
   fillMl: z.number(),
   offMm: z.number(),
+  flatMm2: z.number(),
   massG: z.number(),
   deepMm: z.number(),
   bought: z.number(),
@@ -161,5 +162,30 @@ const proposalSchema = z.strictObject({
 export type ProposalReport = z.infer<typeof proposalSchema>;
 
 export const frontSchema = z.strictObject({ complete: z.boolean(), proposals: z.array(proposalSchema) });
+
+const moveFigures = { layers: count, carveMl: z.number(), fillMl: z.number(), costMin: z.number() };
+const solvedFigures = z.strictObject({ ...moveFigures, handsOnMin: z.number(), dryAt: z.string().nullable() });
+
+/** Levels that would be moved onto joints, and what that saves: by the model of evenly stretched ground, and on ground solved with them moved. */
+export const movesSchema = z.strictObject({
+  school: z.enum(schools),
+  moves: z.array(
+    z.strictObject({
+      itemId: z.string(),
+      part: z.string(),
+      name: z.string(),
+      /** Bare foam, before and after. */
+      fromMm: z.number(),
+      toMm: z.number(),
+      byMm: z.number(),
+    }),
+  ),
+  /** Levels that could be moved but for another at their height, or tied to it. */
+  held: z.array(z.strictObject({ itemId: z.string(), part: z.string(), name: z.string(), by: z.string() })),
+  exact: z.boolean(),
+  model: z.strictObject({ before: z.strictObject(moveFigures), after: z.strictObject(moveFigures) }),
+  solved: z.strictObject({ before: solvedFigures, after: solvedFigures }).nullable(),
+});
+export type MovesReport = z.infer<typeof movesSchema>;
 
 export const areaReportSchema = z.strictObject({ id: z.string(), name: z.string(), planMm2: z.number() });

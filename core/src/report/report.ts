@@ -154,7 +154,7 @@ export function* reportOf(
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
     format: 'hosket-plan',
-    version: 11,
+    version: 12,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {
@@ -214,6 +214,7 @@ export function* reportOf(
     chosen: chosen.plan.school,
     schools: worked.map((school) => schoolReport(project, school)),
     stack: { ...schoolReport(project, chosen), ...choiceReport(project, choice.chosen), way: land.way },
+    moves: null,
     front: {
       complete: choice.complete,
       proposals: choice.proposals.map(proposalReport),

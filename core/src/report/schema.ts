@@ -15,7 +15,7 @@ import {
   voidSchema,
   zoneSchema,
 } from './landSchema.ts';
-import { areaReportSchema, finishSchema, frontSchema, schoolSchema, stackSchema } from './layersSchema.ts';
+import { areaReportSchema, finishSchema, frontSchema, movesSchema, schoolSchema, stackSchema } from './layersSchema.ts';
 import { balanceSchema, partReadSchema, shoppingSchema } from './storesSchema.ts';
 
 /** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
@@ -240,7 +240,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(11),
+  version: z.literal(12),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({
@@ -314,6 +314,8 @@ export const planReportSchema = z.strictObject({
   /** The stack that is built. */
   stack: stackSchema,
   /** Stacks that could be built, and which of them are beaten. */
+  /** What bringing levels onto joints would save; null where none may be moved, and in a plan that was not asked for it. */
+  moves: movesSchema.nullable(),
   front: frontSchema,
   areas: z.array(areaReportSchema),
   cutting: cuttingReportSchema,
@@ -332,5 +334,5 @@ export type LandformReport = z.infer<typeof builtSchema>;
 export type SpanReport = z.infer<typeof spanSchema>;
 export type LaidReport = z.infer<typeof laidSchema>;
 export type { BedReport, CuttingReport, PieceReport } from './cuttingSchema.ts';
-export type { LayerReport, ProposalReport, SchoolReport, StackReport } from './layersSchema.ts';
+export type { LayerReport, MovesReport, ProposalReport, SchoolReport, StackReport } from './layersSchema.ts';
 export type StageReport = z.infer<typeof stageSchema>;

@@ -88,9 +88,13 @@ function randomCase(seed: number): { model: StackModel; weights: Weights; limits
   const model = modelOf(curve, alpha, pools, { pins, wire, options: optionsOf(pools, wire) });
   const weights: Weights = {
     perLayer: 2 + next() * 30,
+    perOutlineM: 0,
+    perGluedDm2: next() < 0.5 ? next() * 2 : 0,
+    carvePerM: 0,
     carvePerL: next() * 120,
     fillPerL: 20 + next() * 400,
     offPerMm: next() * 10,
+    perFlatDm2: 0,
     perKg: next() * 100,
     perMoney: next() * 30,
     perM2: 0,
@@ -144,7 +148,9 @@ describe('the stack chosen costs least', () => {
         (weights.carvePerL * carveMl + weights.fillPerL * fillMl + weights.perKg * massG) / 1000 +
         weights.offPerMm * offMm;
       const ends = nodes.map((height) => minutes({ ...endAt(model, height), carveMl: 0 }));
-      const costs = arcs.map(({ step }) => weights.perLayer + minutes(step));
+      const costs = arcs.map(
+        ({ step }) => weights.perLayer + minutes(step) + (weights.perGluedDm2 * step.areaMm2) / 1e4,
+      );
       const terms = [...costs.map((cost, a) => `${cost} x${a}`), ...ends.map((cost, n) => `${cost} e${n}`)];
       const flow = nodes.map((_, n) => {
         const out = [...arcs.flatMap((arc, a) => (arc.from === n ? [`+ x${a}`] : [])), `+ e${n}`];
@@ -217,7 +223,7 @@ describe('a layer from several kinds', () => {
     const { grid } = groundFrom(240, 240, (x, y) => Math.min(44, 0.8 * Math.min(x, y, 240 - x, 240 - y)) - 20, 2);
     const deep = hypsometryOf(grid, null);
     const model = modelOf(curve, 0.5, [bead, dense], {
-      areas: [{ id: null, alpha: 0.5, curve, inside: new Map([[10, deep]]) }],
+      areas: [{ id: null, alpha: 0.5, curve, inside: new Map([[10, deep]]), outline: null }],
     });
     const mixed = model.options.find(({ pools }) => pools.length === 2);
     expect(mixed?.pools).toEqual([0, 1]);

@@ -3,12 +3,17 @@ import { areaAbove } from '../geometry/index.ts';
 import type { Graph, Node } from './graph.ts';
 import { boughtFor, type End, type StackModel, type Step, totalsOf, usedOf } from './model.ts';
 
-/** What counts how much, in minutes: a layer, a litre carved or filled, a millimetre off a joint, a kilogram, a unit of money, a square metre of sheet taken. */
+/** What counts how much, in minutes: a layer, a metre of its outline, a square decimetre of its glue, a metre of edge carved, a litre carved or filled, a millimetre off a joint, a kilogram, a unit of money, a square metre of sheet taken. */
 export interface Weights {
   perLayer: number;
+  perOutlineM: number;
+  perGluedDm2: number;
+  carvePerM: number;
   carvePerL: number;
   fillPerL: number;
   offPerMm: number;
+  /** A square decimetre of flat ground that falls on no joint. */
+  perFlatDm2: number;
   perKg: number;
   perMoney: number;
   perM2: number;
@@ -45,11 +50,21 @@ export interface Found {
 /** Weighs more than anything else: a stack that leaves too much to paste is taken only when no other can be built. */
 export const TOO_LOW_PER_MM = 1e9;
 
+/** A layer of which less is carved off has no edge to be brought to its slope, ml. */
+const CARVED_ML = 1;
+
+/** What a layer costs by its own size, and by the levels that are moved for it. */
+const sizeCost = ({ outlineMm, areaMm2, carveMl, moveMin }: Step, weights: Weights): number =>
+  (weights.perOutlineM * outlineMm + (carveMl > CARVED_ML ? weights.carvePerM * outlineMm : 0)) / 1000 +
+  (weights.perGluedDm2 * areaMm2) / 1e4 +
+  moveMin;
+
 const stepCost = (step: Step, weights: Weights): number =>
   weights.perLayer +
-  step.moveMin +
+  sizeCost(step, weights) +
   (weights.carvePerL * step.carveMl + weights.fillPerL * step.fillMl + weights.perKg * step.massG) / 1000 +
   weights.offPerMm * step.offMm +
+  (weights.perFlatDm2 * step.flatMm2) / 1e4 +
   weights.perM2 * (usedMm2(step) / 1e6);
 
 const usedMm2 = ({ fromPoolMm2, option }: Step) => fromPoolMm2.reduce((sum, area) => sum + area, 0) / option.perSheet;
@@ -57,18 +72,20 @@ const usedMm2 = ({ fromPoolMm2, option }: Step) => fromPoolMm2.reduce((sum, area
 const endCost = (end: End, weights: Weights): number =>
   (weights.fillPerL * end.fillMl + weights.perKg * end.massG) / 1000 +
   weights.offPerMm * end.offMm +
+  (weights.perFlatDm2 * end.flatMm2) / 1e4 +
   TOO_LOW_PER_MM * end.tooLowMm;
 
 /** Minutes that a whole stack costs, what is bought for it included. */
 export function costOf(model: StackModel, steps: readonly Step[], weights: Weights): number {
-  const { fillMl, massG, offMm, bought, carveMl } = totalsOf(model, steps);
+  const { fillMl, massG, offMm, flatMm2, bought, carveMl } = totalsOf(model, steps);
   return (
     weights.perLayer * steps.length +
     (weights.carvePerL * carveMl + weights.fillPerL * fillMl + weights.perKg * massG) / 1000 +
     weights.offPerMm * offMm +
+    (weights.perFlatDm2 * flatMm2) / 1e4 +
     weights.perMoney * bought +
     weights.perM2 * steps.reduce((sum, step) => sum + usedMm2(step) / 1e6, 0) +
-    steps.reduce((sum, { moveMin }) => sum + moveMin, 0)
+    steps.reduce((sum, step) => sum + sizeCost(step, weights), 0)
   );
 }
 

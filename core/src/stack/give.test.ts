@@ -71,6 +71,7 @@ function randomCase(seed: number, mostLevels: number, groups: boolean): Case {
     for (const k of mates) levels[k].together = 1;
   }
   const model = modelOf(curve, [0, 0.5, 1][Math.floor(next() * 3)], stock, {
+    flats: levels.map(({ heightMm }) => ({ heightMm, areaMm2: 500 + next() * 8000 })),
     levels,
     movePerLevelMin: next() * 2,
     movePerMmMin: next(),
@@ -79,9 +80,13 @@ function randomCase(seed: number, mostLevels: number, groups: boolean): Case {
   });
   const weights: Weights = {
     perLayer: 2 + next() * 20,
+    perOutlineM: 0,
+    perGluedDm2: 0,
+    carvePerM: 0,
     carvePerL: 20 + next() * 300,
     fillPerL: 20 + next() * 400,
     offPerMm: 0,
+    perFlatDm2: next() < 0.5 ? next() * 10 : 0,
     perKg: 0,
     perMoney: 0,
     perM2: 0,
@@ -153,6 +158,7 @@ function leastByHand({ model, weights }: Case): number {
     const curve = movedCurve(model.areas[0].curve, was, now);
     const moved: StackModel = {
       ...model,
+      flats: model.flats.map((flat, k) => ({ ...flat, heightMm: now[k + 1] })),
       areas: [{ ...model.areas[0], curve }],
       highestMm: curve.highestMm,
       levels: [],
@@ -220,8 +226,8 @@ function asProgram({ model, weights }: Case): string {
     return found;
   };
   const carriedOf = (first: number, at: number[]) => ({ was: at.map((_, k) => was[first + k]), now: at });
-  const minutes = ({ carveMl, fillMl }: { carveMl: number; fillMl: number }) =>
-    (weights.carvePerL * carveMl + weights.fillPerL * fillMl) / 1000;
+  const minutes = ({ carveMl, fillMl, flatMm2 }: Pick<Step, 'carveMl' | 'fillMl' | 'flatMm2'>) =>
+    (weights.carvePerL * carveMl + weights.fillPerL * fillMl) / 1000 + (weights.perFlatDm2 * flatMm2) / 1e4;
   joints.forEach((fromMm, from) => {
     for (let first = 0; first <= levels.length; first++) {
       for (const option of model.options) {

@@ -55,7 +55,7 @@ const unmoved: readonly Settling[] = [{ carried: null, next: atBoard, moves: [],
 export const noGive: Give = { settle: () => unmoved, end: () => null };
 
 /** By how much each level may be moved: not at all first. `joints`: all heights that stacks reach. */
-export function movesOf(levels: readonly GivenLevel[], joints: readonly number[]): number[][] {
+function movesOf(levels: readonly GivenLevel[], joints: readonly number[]): number[][] {
   const allows = ({ downMm, upMm }: GivenLevel, by: number) => by >= -downMm - 1e-6 && by <= upMm + 1e-6;
   const ontoJoints = (level: GivenLevel): number[] =>
     level.downMm > 0 || level.upMm > 0

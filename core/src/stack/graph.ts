@@ -117,7 +117,8 @@ function comesTo(model: StackModel): (fromMm: number, toMm: number) => boolean {
   const rises = new Uint8Array(stepsTo(model));
   rises[0] = 1;
   for (let rise = 0; rise < rises.length; rise++)
-    if (rises[rise]) for (const { thicknessMm } of model.options) rises[rise + keyOf(model.glueLineMm + thicknessMm)] = 1;
+    if (rises[rise])
+      for (const { thicknessMm } of model.options) rises[rise + keyOf(model.glueLineMm + thicknessMm)] = 1;
   return (fromMm, toMm) => {
     const rise = keyOf(toMm - fromMm);
     return rise >= 0 && (model.wire !== null || rises[rise] === 1);

@@ -2,8 +2,8 @@
  * What a layer costs where it lies: areas and volumes from the curve of heights, for every class of stock. Areas in mm2, volumes in ml,
  * heights in mm.
  */
-import { type Hypsometry, LEVEL_STEP_MM, outlineHeight } from '../geometry/index.ts';
-import { areaAboveMoved, type Carried, heightNow, volumeAboveMoved } from './carried.ts';
+import { type Hypsometry, LEVEL_STEP_MM, type OutlineCurve, outlineHeight, outlineLength } from '../geometry/index.ts';
+import { areaAboveMoved, type Carried, heightBefore, heightNow, volumeAboveMoved } from './carried.ts';
 import type { Option, StockClass, Wire } from './stock.ts';
 
 /** A part of the base that is built in one way. */
@@ -14,6 +14,8 @@ export interface AreaCurves {
   curve: Hypsometry;
   /** The curve of the target less so much cover in every direction: where foam is that deep inside. */
   inside: ReadonlyMap<number, Hypsometry>;
+  /** How long its outline is by height; null where no cost is by the metre. */
+  outline: OutlineCurve | null;
 }
 
 /** Everything that the choice of a stack reads. Heights in mm above the board, areas mm2, volumes ml. */
@@ -30,6 +32,8 @@ export interface StackModel {
   mostFillMm: number;
   /** Heights that should fall on a joint, each in its area. */
   pins: readonly { heightMm: number; area: number }[];
+  /** Flats by their height and area: each is to be carved or filled to its height unless it falls on a joint. */
+  flats: readonly Flat[];
   /** Heights that something asks for, from the board up, where some of them may be moved; empty where none may. */
   levels: readonly GivenLevel[];
   /** Minutes that moving a level costs: once, and by the millimetre. */
@@ -38,6 +42,25 @@ export interface StackModel {
   pasteKgPerL: number;
   /** Cosine of the slope of the foam target at a height, in the mean. */
   cosAt: (heightMm: number) => number;
+}
+
+/** Ground that lies flat at a height of the target. */
+export interface Flat {
+  heightMm: number;
+  areaMm2: number;
+}
+
+/** A flat this near to a joint is on it, mm. */
+const ON_JOINT_MM = 0.3;
+
+/** Area of the flats from one height up to another that do not fall on the joint at the lower one, mm2. */
+function flatsOff({ flats }: StackModel, fromMm: number, toMm: number, carried: Carried | null): number {
+  let sum = 0;
+  for (const { heightMm, areaMm2 } of flats) {
+    const now = carried ? heightNow(carried, heightMm) : heightMm;
+    if (now >= fromMm + ON_JOINT_MM && now < toMm - ON_JOINT_MM) sum += areaMm2;
+  }
+  return sum;
 }
 
 /** A height that is asked for, and how far it may be moved (0: it stays). Those with one `together` move by the same. */
@@ -57,12 +80,16 @@ export interface Step {
   topMm: number;
   outlineAtMm: number[];
   areaMm2: number;
+  /** Length of its outline as the curves of heights have it; 0 where they have none. */
+  outlineMm: number;
   /** What each of the option's pools gives to it, mm2 of its footprint. */
   fromPoolMm2: number[];
   carveMl: number;
   fillMl: number;
   /** How far levels that should fall on a joint lie off the foam here, added up. */
   offMm: number;
+  /** Flats that lie between its joints and on neither, mm2. */
+  flatMm2: number;
   /** Foam that stays, and the dry paste round it. */
   massG: number;
   /** Deepest paste round this layer, square to the surface, mm; the skin not counted. */
@@ -122,7 +149,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
   const outlineAtMm: number[] = [];
   const fromPoolMm2: number[] = [];
   for (let k = 0; k < pools.length; k++) fromPoolMm2.push(0);
-  let [areaMm2, uncovered, carve, fill, offMm, deepMm] = [0, 0, 0, 0, 0, 0];
+  let [areaMm2, outlineMm, uncovered, carve, fill, offMm, deepMm] = [0, 0, 0, 0, 0, 0, 0];
   // Plain loops: a choice lays tens of thousands of layers.
   for (const area of model.areas) {
     const { curve, alpha } = area;
@@ -132,6 +159,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
     const footprint = areaAboveMoved(carried, curve, c);
     const above = volumeAboveMoved(carried, curve, c);
     areaMm2 += footprint;
+    if (area.outline) outlineMm += outlineLength(area.outline, carried ? heightBefore(carried, c) : c);
     carve += footprint * (topMm - c) - (above - volumeAboveMoved(carried, curve, topMm));
     fill += volumeAboveMoved(carried, curve, fromMm) - above - footprint * (c - fromMm);
     const highestMm = nowAt(curve.highestMm);
@@ -162,10 +190,12 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
     topMm,
     outlineAtMm,
     areaMm2,
+    outlineMm,
     fromPoolMm2,
     carveMl: carve / ML,
     fillMl: fill / ML,
     offMm,
+    flatMm2: flatsOff(model, fromMm, topMm, carried),
     massG: mass,
     deepMm: deepMm * model.cosAt(fromMm + deepMm),
     moves: NO_MOVES,
@@ -177,6 +207,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
 export interface End {
   fillMl: number;
   offMm: number;
+  flatMm2: number;
   massG: number;
   deepMm: number;
   tooLowMm: number;
@@ -192,6 +223,7 @@ export function endAt(model: StackModel, heightMm: number, carried: Carried | nu
       const pinMm = nowAt(pin.heightMm);
       return sum + (pinMm > heightMm - HAIR_MM ? pinMm - heightMm : 0);
     }, 0),
+    flatMm2: flatsOff(model, heightMm, Number.POSITIVE_INFINITY, carried),
     massG: fillMl * model.pasteKgPerL,
     deepMm: left * model.cosAt(model.highestMm),
     tooLowMm: Math.max(0, left - model.mostFillMm),
@@ -234,6 +266,8 @@ export interface Totals {
   carveMl: number;
   fillMl: number;
   offMm: number;
+  /** Flats that fall on no joint. */
+  flatMm2: number;
   massG: number;
   deepMm: number;
   bought: number;
@@ -250,6 +284,7 @@ export function totalsOf(model: StackModel, steps: readonly Step[]): Totals {
     carveMl: steps.reduce((total, step) => total + step.carveMl, 0),
     fillMl: sum((part) => part.fillMl),
     offMm: sum((part) => part.offMm),
+    flatMm2: sum((part) => part.flatMm2),
     massG: sum((part) => part.massG),
     deepMm: Math.max(end.deepMm, ...steps.map((step) => step.deepMm)),
     bought: boughtFor(usedMm2, model.stock),

@@ -23,7 +23,7 @@ export const modelOf = (
   pools: readonly StockClass[],
   change: Partial<StackModel> = {},
 ): StackModel => ({
-  areas: [{ id: null, alpha, curve, inside: new Map() }],
+  areas: [{ id: null, alpha, curve, inside: new Map(), outline: null }],
   highestMm: curve.highestMm,
   stock: pools,
   options: optionsOf(pools, change.wire ?? null),
@@ -32,6 +32,7 @@ export const modelOf = (
   leastStepMm: 3,
   mostFillMm: 15,
   pins: [],
+  flats: [],
   levels: [],
   movePerLevelMin: 0,
   movePerMmMin: 0,
@@ -52,9 +53,13 @@ export function numbers(seed: number): () => number {
 /** The costs that a new project begins with. */
 export const usualWeights: Weights = {
   perLayer: 15,
+  perOutlineM: 0,
+  perGluedDm2: 0,
+  carvePerM: 0,
   carvePerL: 30,
   fillPerL: 240,
   offPerMm: 4,
+  perFlatDm2: 0,
   perKg: 0,
   perMoney: 4,
   perM2: 0,

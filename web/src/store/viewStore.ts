@@ -31,7 +31,7 @@ interface ViewState {
   demoNoticeSeen: boolean;
 }
 
-export const layersPages = ['stack', 'levels', 'offers', 'build', 'shed', 'gluing'] as const;
+export const layersPages = ['stack', 'levels', 'offers', 'costs', 'build', 'shed', 'gluing'] as const;
 export const cuttingPages = ['sheets', 'pieces', 'list', 'templates', 'how'] as const;
 export const surfacePages = ['zones', 'ways', 'depth', 'counted', 'mixes', 'materials'] as const;
 export const storesPages = ['cupboard', 'shopping', 'done', 'weight', 'checks', 'sheet'] as const;

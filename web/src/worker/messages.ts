@@ -2,6 +2,7 @@ import type {
   Grid,
   HandLayer,
   Judging,
+  MovesReport,
   NestJob,
   PlanReport,
   Project,
@@ -76,6 +77,7 @@ export type PlanAnswer = { ticket: number } & (
       near: boolean;
       stages: readonly StageTime[];
     }
+  | { kind: 'moves'; moves: MovesReport | null }
   | { kind: 'suggestion'; suggestion: Suggestion }
   | { kind: 'weighed'; weighed: Weighed }
   | { kind: 'failed'; why: string }
@@ -93,6 +95,7 @@ export const answerSchema = z.discriminatedUnion('kind', [
     stages: z.custom<readonly StageTime[]>(),
   }),
   z.object({ ticket: z.number(), kind: z.literal('drawn'), drawn: z.custom<DrawnFields>() }),
+  z.object({ ticket: z.number(), kind: z.literal('moves'), moves: z.custom<MovesReport | null>() }),
   z.object({ ticket: z.number(), kind: z.literal('suggestion'), suggestion: z.custom<Suggestion>() }),
   z.object({ ticket: z.number(), kind: z.literal('weighed'), weighed: z.custom<Weighed>() }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),

@@ -1,4 +1,4 @@
-import type { NestJob, PlanReport, Project, StackReport, StageTime, Suggestion } from '@hosket/core';
+import type { MovesReport, NestJob, PlanReport, Project, StackReport, StageTime, Suggestion } from '@hosket/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
@@ -16,6 +16,8 @@ interface PlanState {
   failed: string | null;
   /** Zones that the rules of the trade would lay on this ground; gone with the next change. */
   suggestion: Suggestion | null;
+  /** What bringing levels onto joints would save: null where none may be moved; undefined until it is known. */
+  moves: MovesReport | null | undefined;
   /** Other stacks that were asked for; gone with the next change. */
   weighed: Weighed | null;
   /** What became of each stage of the newest plan: for whoever works on it. */
@@ -50,6 +52,7 @@ export const usePlan = create<PlanState>(() => ({
   behind: false,
   failed: null,
   suggestion: null,
+  moves: undefined,
   weighed: null,
   stages: [],
 }));
@@ -60,7 +63,7 @@ export function startPlanning(): () => void {
   let ticket = 0;
   const ask = (project: Project) => {
     ticket++;
-    usePlan.setState({ behind: true, suggestion: null, weighed: null });
+    usePlan.setState({ behind: true, suggestion: null, moves: undefined, weighed: null });
     worker.postMessage({ ticket, project: bare(project) } satisfies PlanRequest);
   };
   askFor = (project, what) => {
@@ -85,6 +88,8 @@ export function startPlanning(): () => void {
       if (!usePreview.getState().latest) dropDraft();
     } else if (answer.kind === 'suggestion') {
       if (answer.ticket === ticket) usePlan.setState({ suggestion: answer.suggestion });
+    } else if (answer.kind === 'moves') {
+      if (answer.ticket === ticket) usePlan.setState({ moves: answer.moves });
     } else if (answer.kind === 'weighed') {
       if (answer.ticket === ticket) usePlan.setState({ weighed: answer.weighed });
     } else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });

@@ -84,8 +84,20 @@ async function answerTo({ ticket, project, suggest, weigh }: PlanRequest): Promi
   const quick = await runFor(ticket, read.value, true);
   if (!quick) return;
   answerWith(ticket, quick);
-  const exact = quick.near && !waiting ? await runFor(ticket, read.value, false) : null;
-  if (exact) answerWith(ticket, exact);
+  const exact = quick.near && !waiting ? await runFor(ticket, read.value, false) : quick;
+  if (!exact) return;
+  if (exact !== quick) answerWith(ticket, exact);
+  if (!waiting) await answerMoves(ticket, read.value);
+}
+
+/** What bringing levels onto joints would save comes last: it is a plan of its own. */
+async function answerMoves(ticket: number, project: Project): Promise<void> {
+  const run = planner.moves(project);
+  for (let step = run.next(); ; step = run.next()) {
+    if (step.done) return answer({ ticket, kind: 'moves', moves: step.value });
+    await breath();
+    if (waiting) return;
+  }
 }
 
 const weighedBy =

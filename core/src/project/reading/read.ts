@@ -97,15 +97,27 @@ const migrations: Migrations = {
     limits: withField(document.limits, { sureOf: 80 }),
   }),
   /** Up to version 9 all heights were of finished ground, and no day had a price. */
-  9: (document) => ({
+  9: (document) => ({ ...document, heights: 'ground', stacking: withCosts(document.stacking, { minPerDay: 10 }) }),
+  /** Up to version 10 a layer cost the same however large, carving the same with any tool, and no level could be moved. */
+  10: (document) => ({
     ...document,
-    heights: 'ground',
-    stacking:
-      typeof document.stacking === 'object' && document.stacking !== null
-        ? { ...document.stacking, costs: withField((document.stacking as Fields).costs, { minPerDay: 10 }) }
-        : document.stacking,
+    stacking: withCosts(document.stacking, {
+      outlineMinPerM: 0,
+      gluedMinPerDm2: 0,
+      tool: 'rasp',
+      carveMinPerM: 0,
+      flatMinPerDm2: 0,
+      perMoveMin: 2,
+      moveMinPerMm: 1,
+    }),
   }),
 };
+
+/** What was stated about costs, with what came in later. */
+const withCosts = (stacking: unknown, fields: Fields): unknown =>
+  typeof stacking === 'object' && stacking !== null
+    ? { ...stacking, costs: withField((stacking as Fields).costs, fields) }
+    : stacking;
 
 /** A part of a document with a field that came in later; what is no such part is left to be refused. */
 const withField = (part: unknown, field: Fields): unknown =>

@@ -14,6 +14,9 @@ export const heightsAre = z.enum(['foam', 'ground']);
 /** Of what has a height of its own: what that is of, where it is not as the project has it. */
 export const heightIs = heightsAre.optional();
 
+/** How far a height may be moved so that it falls on a joint, mm; left out: not at all. */
+export const give = z.strictObject({ downMm: z.number().min(0).max(200), upMm: z.number().min(0).max(200) }).optional();
+
 /** `hidden`: not drawn on the plan, though it still shapes the ground. `locked`: cannot be moved or changed by hand. */
 export const drawn = { id, name, hidden: z.boolean(), locked: z.boolean() };
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { drawn, heightIs, heightMm, lineOf, outlineOf } from './drawn.ts';
+import { drawn, give, heightIs, heightMm, lineOf, outlineOf } from './drawn.ts';
 
 /** Slope of a bank, 90 is a wall. */
 const degrees = z.number().min(1).max(90);
@@ -7,8 +7,8 @@ const size = z.number().gt(0).max(2000);
 /** Null: as the land lies there. */
 const landOr = heightMm.nullable();
 const percent = z.number().min(0).max(100);
-const line = { ...drawn, heightIs, ...lineOf(2000) };
-const outline = { ...drawn, heightIs, ...outlineOf(2000) };
+const line = { ...drawn, heightIs, give, ...lineOf(2000) };
+const outline = { ...drawn, heightIs, give, ...outlineOf(2000) };
 const laidOutline = { ...drawn, ...outlineOf(2000) };
 
 export const wayUses = ['road', 'track', 'roadbed', 'path'] as const;

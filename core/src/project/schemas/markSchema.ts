@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import { drawn, heightIs, heightMm, lineOf, pointSchema } from './drawn.ts';
+import { drawn, give, heightIs, heightMm, lineOf, pointSchema } from './drawn.ts';
 
 const contourSchema = z
   .strictObject({
     kind: z.literal('contour'),
     ...drawn,
     heightIs,
+    give,
     heightMm,
     closed: z.boolean(),
     /** A closed line whose inside lies flat at its height (a bench, a pit floor). */
@@ -25,6 +26,7 @@ const spotSchema = z.strictObject({
   kind: z.literal('spot'),
   ...drawn,
   heightIs,
+  give,
   heightMm,
   points: z.array(pointSchema).length(1, 'A spot height has one point'),
 });

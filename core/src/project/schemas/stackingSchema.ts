@@ -30,6 +30,9 @@ export const wishes = [
 ] as const;
 export type Wish = (typeof wishes)[number];
 
+export const carvingTools = ['knife', 'rasp', 'hot wire', 'hot knife', 'sander'] as const;
+export type CarvingTool = (typeof carvingTools)[number];
+
 const areaSource = z.discriminatedUnion('kind', [
   /** A zone: the id of its patch or rule; null is the zone of everything else. */
   z.strictObject({ kind: z.literal('zone'), id: id.nullable() }),
@@ -66,8 +69,16 @@ export const stackingSchema = z.strictObject({
   sheetYieldPercent: z.number().min(10).max(100),
   /** What counts how much, in minutes. */
   costs: z.strictObject({
+    /** A layer: once, by the metre of its outline, and by the square decimetre that is glued. */
     perLayerMin: z.number().min(0).max(1000),
+    outlineMinPerM: z.number().min(0).max(1000),
+    gluedMinPerDm2: z.number().min(0).max(1000),
+    /** Carving, with what: by what comes off, and by the metre of edge that is brought to its slope. */
+    tool: z.enum(carvingTools),
     carveMinPerL: z.number().min(0).max(10000),
+    carveMinPerM: z.number().min(0).max(1000),
+    /** Flat ground that falls on no joint is brought to its height by hand: by the square decimetre. */
+    flatMinPerDm2: z.number().min(0).max(1000),
     fillMinPerL: z.number().min(0).max(10000),
     /** Each millimetre that a level which should fall on a joint lies off it. */
     offMinPerMm: z.number().min(0).max(1000),
@@ -76,6 +87,9 @@ export const stackingSchema = z.strictObject({
     minPerKg: z.number().min(0).max(10000),
     /** What a day sooner is worth. */
     minPerDay: z.number().min(0).max(1000),
+    /** Moving a level that may be moved: drawing it anew, and what a millimetre off the wanted height is worth. */
+    perMoveMin: z.number().min(0).max(1000),
+    moveMinPerMm: z.number().min(0).max(1000),
   }),
   /** Price of a litre of mixed paste, in the project's currency. */
   pastePerL: z.number().min(0).max(10000).nullable(),

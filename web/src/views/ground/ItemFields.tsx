@@ -1,5 +1,7 @@
 import {
+  canGive,
   changeItem,
+  fieldLimits,
   hasHeights,
   heightIs,
   heightParts,
@@ -61,12 +63,46 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
           />
         )}
         <HeightIs item={item} change={change} />
+        {canGive(item) && <GiveFields give={'give' in item ? item.give : undefined} change={change} />}
         {item.kind === 'channel' && <FordFields item={item} change={change} />}
         {!isPoint(item) && (
           <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />
         )}
       </div>
     </fieldset>
+  );
+}
+
+type Give = { downMm: number; upMm: number };
+
+/** How far its heights may be moved so that they fall on a joint. */
+function GiveFields({
+  give,
+  change,
+}: {
+  give: Give | undefined;
+  change: (fields: { give: Give | undefined }) => void;
+}) {
+  const now = give ?? { downMm: 0, upMm: 0 };
+  const to = (next: Partial<Give>) => {
+    const { downMm, upMm } = { ...now, ...next };
+    change({ give: downMm || upMm ? { downMm, upMm } : undefined });
+  };
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <MeasureField
+        label="May go down by"
+        value={now.downMm}
+        {...fieldLimits('marks.give.downMm')}
+        onValue={(downMm) => to({ downMm })}
+      />
+      <MeasureField
+        label="May go up by"
+        value={now.upMm}
+        {...fieldLimits('marks.give.upMm')}
+        onValue={(upMm) => to({ upMm })}
+      />
+    </div>
   );
 }
 

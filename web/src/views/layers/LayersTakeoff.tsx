@@ -16,18 +16,6 @@ import { usePlan } from '../../worker/planStore.ts';
 
 type Stacking = Project['stacking'];
 const change = (next: Partial<Stacking>) => edit((p) => ({ ...p, stacking: { ...p.stacking, ...next } }));
-const cost = (next: Partial<Stacking['costs']>) =>
-  edit((p) => ({ ...p, stacking: { ...p.stacking, costs: { ...p.stacking.costs, ...next } } }));
-
-const counted = [
-  { key: 'perLayerMin', label: 'A layer costs', most: 1000 },
-  { key: 'carveMinPerL', label: 'A litre carved', most: 10000 },
-  { key: 'fillMinPerL', label: 'A litre filled', most: 10000 },
-  { key: 'offMinPerMm', label: 'A millimetre off a joint', most: 1000 },
-  { key: 'minPerMoney', label: 'One of the currency', most: 1000 },
-  { key: 'minPerKg', label: 'A kilogram', most: 10000 },
-  { key: 'minPerDay', label: 'A day sooner is worth', most: 1000 },
-] as const;
 
 /** The amounts the stack decides. */
 export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
@@ -95,17 +83,6 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
             onValue={(glue) => change({ glue })}
           />
         </div>
-        {counted.map(({ key, label, most }) => (
-          <NumberField
-            key={key}
-            label={label}
-            unit="min"
-            value={stacking.costs[key]}
-            least={0}
-            most={most}
-            onValue={(value) => cost({ [key]: value })}
-          />
-        ))}
         <MeasureField
           label="Least step worth a sheet"
           value={stacking.leastStepMm}
@@ -122,9 +99,9 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
       </fieldset>
       <p className="mt-2 text-xs text-muted">
         This stack costs {Math.round(school.costMin)} min by these figures; the cheapest of its school{' '}
-        {Math.round(school.best.costMin)}. Filling counts dear because it must dry; no more than 15 mm is left to paste
-        on top while there are sheets. Foam is counted by area over the part of a sheet that becomes pieces, until
-        cutting is planned.
+        {Math.round(school.best.costMin)}; what counts how much stands on the page “What it costs”. Filling counts dear
+        because it must dry; no more than 15 mm is left to paste on top while there are sheets. Foam is counted by area
+        over the part of a sheet that becomes pieces, until cutting is planned.
       </p>
     </>
   );

@@ -5,6 +5,7 @@ import { chosenSchool, usePlan } from '../../worker/planStore.ts';
 import { Shed } from '../shed/Shed.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { BuildPage } from './BuildPage.tsx';
+import { CostsPage } from './CostsPage.tsx';
 import { GluingPage } from './GluingPage.tsx';
 import { LayerPanel } from './LayerPanel.tsx';
 import { LayersTakeoff } from './LayersTakeoff.tsx';
@@ -16,6 +17,7 @@ const titles: Record<LayersPage, string> = {
   stack: 'Stack',
   levels: 'Levels',
   offers: 'Other stacks',
+  costs: 'What it costs',
   build: 'How it is built',
   shed: 'Shed',
   gluing: 'Gluing',
@@ -60,6 +62,9 @@ export function LayersView() {
           </PageOf>
           <PageOf name="offers">
             <OffersPage front={report.front} stack={stack} />
+          </PageOf>
+          <PageOf name="costs">
+            <CostsPage stack={stack} />
           </PageOf>
           <PageOf name="build">
             <BuildPage report={report} />
