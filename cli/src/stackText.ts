@@ -8,6 +8,7 @@ import {
   sayHours,
   sayMinutes,
   sayRoomWork,
+  settingOut,
   type UnitSystem,
 } from '@hosket/core';
 import { rule, table } from './table.ts';
@@ -133,6 +134,10 @@ export function stackText(project: Project, report: PlanReport, system: UnitSyst
     lines.push(
       `  ${layer.index}. ${layerName(stack.written[layer.index - 1])} on ${layer.index === 1 ? 'the board' : `layer ${layer.index - 1}`}${dowels ? `, dowels at ${dowels}` : ''}\n`,
     );
+    for (const { hole, places } of settingOut(layer.pieces))
+      lines.push(
+        `     ${hole ? 'hole' : 'outline'}, from the left and the front: ${places.map(({ letter, fromLeftMm, fromFrontMm }) => `${letter} ${mm(fromLeftMm)}, ${mm(fromFrontMm)}`).join('; ')}\n`,
+      );
     for (const work of layer.works) lines.push(`     ${sayRoomWork(work, system)}\n`);
   }
   return lines.join('');

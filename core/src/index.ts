@@ -55,10 +55,12 @@ export {
   type RoomWork,
   type SectionLayer,
   type SectionSample,
+  type SetOut,
   sayRoomWork,
   sayTolerance,
   sayWork,
   sectionAlong,
+  settingOut,
 } from './layers/index.ts';
 export {
   type Catalogue,

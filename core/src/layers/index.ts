@@ -8,6 +8,7 @@ export { most95Guess } from './pasteGuess.ts';
 export { type Recess as Room, roomKinds, roomsOf } from './rooms.ts';
 export { type NamedRoomWork, type RoomWork, roomWays, sayRoomWork } from './roomWork.ts';
 export * from './section.ts';
+export { type SetOut, settingOut } from './settingOut.ts';
 export type { SheetsUsed } from './sheetsUsed.ts';
 export { groundOver, skinOver } from './skinOver.ts';
 export {

@@ -7,6 +7,7 @@ export * from './edits/edits.ts';
 export * from './edits/recipeEdits.ts';
 export * from './edits/stackEdits.ts';
 export * from './edits/storesEdits.ts';
+export * from './edits/terrace.ts';
 export * from './frame.ts';
 export * from './give.ts';
 export * from './heights.ts';

@@ -33,11 +33,14 @@ export const heightBefore = ({ was, now }: Carried, heightMm: number): number =>
 
 /** Plan area at or above a height of the moved target. */
 export const areaAboveMoved = (carried: Carried | null, curve: Hypsometry, heightMm: number): number =>
-  areaAbove(curve, carried ? heightBefore(carried, heightMm) : heightMm);
+  carried ? areaAbove(curve, heightBefore(carried, heightMm)) : areaAbove(curve, heightMm);
 
 /** Volume of the moved target above a height. */
-export function volumeAboveMoved(carried: Carried | null, curve: Hypsometry, heightMm: number): number {
-  if (!carried) return volumeAbove(curve, heightMm);
+export const volumeAboveMoved = (carried: Carried | null, curve: Hypsometry, heightMm: number): number =>
+  // A choice lays tens of thousands of layers, most of them over levels that stay.
+  carried ? volumeStretched(carried, curve, heightMm) : volumeAbove(curve, heightMm);
+
+function volumeStretched(carried: Carried, curve: Hypsometry, heightMm: number): number {
   const { was, now } = carried;
   const last = was.length - 1;
   let part = partOf(now, heightMm);

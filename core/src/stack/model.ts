@@ -142,8 +142,8 @@ function endsOn(curve: Hypsometry, jointMm: number, carried: Carried | null): bo
  */
 export function layOn(model: StackModel, option: Option, fromMm: number, carried: Carried | null = null): Step | null {
   const bottomMm = fromMm + model.glueLineMm;
-  const nowAt = (heightMm: number) => (carried ? heightNow(carried, heightMm) : heightMm);
-  if (nowAt(model.highestMm) - bottomMm < Math.max(model.leastStepMm, 1e-9)) return null;
+  const topOfAllMm = carried ? heightNow(carried, model.highestMm) : model.highestMm;
+  if (topOfAllMm - bottomMm < Math.max(model.leastStepMm, 1e-9)) return null;
   const { thicknessMm, pools } = option;
   const topMm = bottomMm + thicknessMm;
   const outlineAtMm: number[] = [];
@@ -162,7 +162,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
     if (area.outline) outlineMm += outlineLength(area.outline, carried ? heightBefore(carried, c) : c);
     carve += footprint * (topMm - c) - (above - volumeAboveMoved(carried, curve, topMm));
     fill += volumeAboveMoved(carried, curve, fromMm) - above - footprint * (c - fromMm);
-    const highestMm = nowAt(curve.highestMm);
+    const highestMm = carried ? heightNow(carried, curve.highestMm) : curve.highestMm;
     if (highestMm > fromMm) deepMm = Math.max(deepMm, Math.min(c, highestMm) - fromMm);
     // What is deeper inside lies within what is less deep: each pool takes what those before it left.
     let taken = 0;
@@ -175,7 +175,7 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
   }
   if (areaMm2 < LEAST_AREA_MM2 || uncovered >= LEAST_AREA_MM2) return null;
   for (const pin of model.pins) {
-    const heightMm = nowAt(pin.heightMm);
+    const heightMm = carried ? heightNow(carried, pin.heightMm) : pin.heightMm;
     if (heightMm > fromMm - HAIR_MM && heightMm < topMm - HAIR_MM)
       offMm += heightMm < outlineHeight(outlineAtMm[pin.area]) ? Math.max(0, heightMm - fromMm) : topMm - heightMm;
   }

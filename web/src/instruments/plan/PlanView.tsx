@@ -1,4 +1,4 @@
-import { baseOutline, baseSize, isolines, type LayerReport } from '@hosket/core';
+import { baseOutline, baseSize, isolines, type LayerReport, settingOut } from '@hosket/core';
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
@@ -173,6 +173,7 @@ function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }
           data-testid="next-outline"
         />
       )}
+      <Letters layer={layer} />
       {above?.dowels.map((dowel) => {
         const [x, y] = place(dowel);
         return (
@@ -182,6 +183,29 @@ function Footprint({ layer, above }: { layer: LayerReport; above?: LayerReport }
           </g>
         );
       })}
+    </g>
+  );
+}
+
+/** The places whose measures are told, by their letters. */
+function Letters({ layer }: { layer: LayerReport }) {
+  const { place } = useFrame();
+  const sets = useMemo(() => settingOut(layer.pieces), [layer.pieces]);
+  return (
+    <g fontSize={11} fontWeight={600} fill={daylight.graphite} textAnchor="middle" data-testid="set-out">
+      {sets.flatMap(({ places }) =>
+        places.map(({ letter, fromLeftMm, fromFrontMm }) => {
+          const [x, y] = place([fromLeftMm, fromFrontMm]);
+          return (
+            <g key={letter}>
+              <circle cx={x} cy={y} r={2.5} fill={daylight.clay} />
+              <text x={x} y={y - 5} paintOrder="stroke" stroke={daylight.sheet} strokeWidth={3}>
+                {letter}
+              </text>
+            </g>
+          );
+        }),
+      )}
     </g>
   );
 }

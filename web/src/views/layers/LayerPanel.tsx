@@ -8,16 +8,18 @@ import {
   removeLayer,
   type StackReport,
   sayRoomWork,
+  settingOut,
   swapLayer,
   togglePin,
 } from '@hosket/core';
 import { ArrowDown, ArrowUp, Pin, PinOff, Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { pickLayer, useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureOrNoneField } from '../../ui/Field.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Heads, Table } from '../../ui/Table.tsx';
 import { layerName } from './layerNames.ts';
 
 interface Props {
@@ -88,11 +90,45 @@ export function LayerPanel({ stack, layer }: Props) {
           </ul>
         </>
       )}
+      <SettingOut layer={layer} />
       <ByHand stack={stack} layer={layer} project={project} />
       <Button className="mt-3" onClick={() => pickLayer(null)}>
         All layers
       </Button>
     </>
+  );
+}
+
+/** Its outline by a rule: places on it, lettered on the plan, by their distance from two edges. */
+function SettingOut({ layer }: { layer: LayerReport }) {
+  const say = useSay();
+  const sets = useMemo(() => settingOut(layer.pieces), [layer.pieces]);
+  const stray = Math.max(0, ...sets.map(({ strayMm }) => strayMm));
+  return (
+    <section aria-label="Measures to transfer" className="mt-4">
+      <h3 className="mb-1 text-base">Measures to transfer</h3>
+      <Table>
+        <Heads of={['At', { number: 'From the left' }, { number: 'From the front' }]} />
+        <tbody>
+          {sets.flatMap(({ hole, places }) =>
+            places.map(({ letter, fromLeftMm, fromFrontMm }) => (
+              <tr key={letter}>
+                <th scope="row">{hole ? `${letter}, hole` : letter}</th>
+                {[fromLeftMm, fromFrontMm].map((mm, k) => (
+                  <td key={k} className="number">
+                    <Figure text={say.mm(mm)} />
+                  </td>
+                ))}
+              </tr>
+            )),
+          )}
+        </tbody>
+      </Table>
+      <p className="mt-1 text-xs text-muted">
+        Joined by straight lines they follow the outline within {say.mm(stray)}; the full-size template in Cutting
+        follows it all the way.
+      </p>
+    </section>
   );
 }
 

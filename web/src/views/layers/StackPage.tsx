@@ -1,12 +1,23 @@
-import type { LayerReport, SchoolReport, StackReport } from '@hosket/core';
+import { type LayerReport, type SchoolReport, type StackReport, terraced } from '@hosket/core';
 import { lazy, Suspense, useState } from 'react';
 import { PlanView } from '../../instruments/plan/PlanView.tsx';
 import { StackElevation } from '../../instruments/section/StackElevation.tsx';
+import { edit, undo } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
+import { say } from '../../ui/toast.tsx';
 import { CostAgainstBest } from './CostAgainstBest.tsx';
 import { Schools } from './Schools.tsx';
 
 const ModelView = lazy(() => import('../../instruments/model/ModelView.tsx'));
+
+/** The ground as a staircase of these layers. */
+function terrace({ layers }: StackReport): void {
+  edit((project) => terraced(project, layers));
+  say('The ground stands in steps at the joints of the stack; what was drawn of heights is gone.', {
+    name: 'Undo',
+    run: undo,
+  });
+}
 
 interface Props {
   stack: StackReport;
@@ -29,6 +40,15 @@ export function StackPage({ stack, schools, layer }: Props) {
             </Suspense>
           ) : (
             <PlanView layer={layer} above={layer && stack.layers[layer.index]} marks={false} />
+          )}
+          {!apart && stack.layers.length > 0 && (
+            <Button
+              className="absolute bottom-0 right-0 z-10 !min-h-6 text-xs"
+              title="The ground becomes steps, as high as the sheets, to leave standing or to blend with paste"
+              onClick={() => terrace(stack)}
+            >
+              Terrace it
+            </Button>
           )}
           <Button
             className="absolute bottom-0 left-0 z-10 !min-h-6 text-xs"
