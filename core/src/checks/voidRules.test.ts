@@ -73,6 +73,20 @@ describe('what is said of hollows', () => {
     expect(met.map((finding) => finding.code)).toEqual(code ? [code] : []);
     if (code) expect(met[0].place).toBe('Cellar and Store');
   });
+
+  it('caves that run into one another are one, and no fault; a thin wall between them is', () => {
+    const cave = (from: number, name: string): Parameters<typeof slabWith>[0] => [
+      'cave',
+      square(from, 30, from + 40, 70),
+      { name, floorMm: 4, headMm: 20, roofLeastMm: 8 },
+    ];
+    const codes = (from: number) =>
+      findings(cave(20, 'Den'), cave(from, 'Lair'))
+        .map(({ code }) => code)
+        .filter((code) => code === 'voids-meet' || code === 'wall-too-thin');
+    expect(codes(50)).toEqual([]);
+    expect(codes(64)).toEqual(['wall-too-thin']);
+  });
 });
 
 describe('what is said of cables and bays', () => {

@@ -1,5 +1,5 @@
 import { boundsOf, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
-import type { Ground, SpanRead } from '../ground/index.ts';
+import { deckOver, type Ground, type SpanRead } from '../ground/index.ts';
 import type { LaidRead } from '../layers/index.ts';
 import { nameOf, type Project, runOf, type Thing } from '../project/index.ts';
 
@@ -15,6 +15,8 @@ export interface Body {
   name: string;
   parts: Part[];
   marginMm: number;
+  /** Another body that it stands on, and so touches. */
+  onId?: string | null;
 }
 
 /** How a thing stands on the finished ground. */
@@ -22,8 +24,10 @@ export interface StoodThing {
   id: string;
   name: string;
   at: [number, number];
-  /** Height of the ground at its point; null off the base. */
+  /** Height of the ground, or of the deck, that it stands on; null off the base. */
   groundMm: number | null;
+  /** The deck that it stands on. */
+  deckId: string | null;
   bottomMm: number;
   topMm: number;
   /** Where its crown begins; its underside where it has none wider than its foot. */
@@ -35,18 +39,27 @@ export interface StoodThing {
 /** A crown begins at this share of a tree's height (common practice, no source). */
 const CROWN_FROM = 1 / 3;
 
-/** Stands every thing on the ground at its height; one that stands off the base is taken to stand on the level of the board. */
-export function standThings(things: readonly Thing[], ground: Ground): StoodThing[] {
+/**
+ * Stands every thing on the ground at its height, or on the deck over its point; one that stands off the base is taken to stand on the level of
+ * the board.
+ */
+export function standThings(
+  { things, landforms }: Pick<Project, 'things' | 'landforms'>,
+  ground: Ground,
+  spans: readonly SpanRead[],
+): StoodThing[] {
   return things.map((thing) => {
     const [x, y] = thing.points[0];
     const on = insideRing(ground.outline, x, y);
-    const groundMm = on ? Math.max(0, heightAt(ground.grid, x, y)) : null;
+    const deck = thing.under ? null : deckOver(landforms, spans, x, y);
+    const groundMm = deck?.topMm ?? (on ? Math.max(0, heightAt(ground.grid, x, y)) : null);
     const bottomMm = (groundMm ?? 0) + thing.raisedMm;
     return {
       id: thing.id,
       name: nameOf(thing),
       at: [x, y],
       groundMm,
+      deckId: deck?.id ?? null,
       bottomMm,
       topMm: bottomMm + thing.heightMm,
       branchesMm: (thing.crownMm ?? 0) > thing.footMm ? bottomMm + CROWN_FROM * thing.heightMm : bottomMm,
@@ -76,7 +89,8 @@ export function bodiesOf(
 ): Body[] {
   const things = project.things.flatMap((thing) => {
     const read = stood.find(({ id }) => id === thing.id);
-    return read ? [{ id: thing.id, name: read.name, marginMm: thing.marginMm, parts: partsOfThing(thing, read) }] : [];
+    const { id, marginMm } = thing;
+    return read ? [{ id, name: read.name, marginMm, onId: read.deckId, parts: partsOfThing(thing, read) }] : [];
   });
   const pieces = project.laid.flatMap((thing): Body[] => {
     const read = laid.find(({ id }) => id === thing.id);

@@ -24,7 +24,7 @@ export function fitOf(
   spans: readonly SpanRead[],
   set: readonly ReadTile[],
 ): Fit {
-  const things = standThings(project.things, ground);
+  const things = standThings(project, ground, spans);
   const bodies = bodiesOf(project, things, laid, spans);
   const tops = bodies.flatMap(({ parts }) => parts.map(({ topMm }) => topMm));
   return {

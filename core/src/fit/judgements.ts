@@ -1,6 +1,15 @@
-import type { Grid, Ring } from '../geometry/index.ts';
-import { type Ground, STANDS, standAt, standingOf, standingShare, verdict } from '../ground/index.ts';
-import { nameOf, type Project, runOf } from '../project/index.ts';
+import type { Grid, Point, Ring } from '../geometry/index.ts';
+import {
+  deckOver,
+  type Ground,
+  type SpanRead,
+  STANDS,
+  standAt,
+  standingOf,
+  standingShare,
+  verdict,
+} from '../ground/index.ts';
+import { type Item, nameOf, type Project, runOf } from '../project/index.ts';
 import { type Part, stripRing } from './bodies.ts';
 import { gapBetween } from './gaps.ts';
 
@@ -46,13 +55,15 @@ export function* standingShares(
   return shares;
 }
 
-/** How every figure stands that does not hang in the air. */
-export const figureStands = (project: Project, { grid, outline }: Ground): FigureStand[] =>
+/** How every figure stands that does not hang in the air: on the ground, or on the deck over its place. */
+export const figureStands = (project: Project, { grid, outline }: Ground, spans: readonly SpanRead[]): FigureStand[] =>
   project.things
     .filter((thing) => thing.kind === 'figure' && thing.raisedMm === 0)
     .map((thing) => {
       const [x, y] = thing.points[0];
-      const stand = standAt(grid, outline, x, y, thing.footMm);
+      const deck = thing.under ? null : deckOver(project.landforms, spans, x, y);
+      const onDeck = deck && (deck.edgeMm >= thing.footMm / 2 ? { tiltDegrees: deck.tiltDegrees, unevenMm: 0 } : null);
+      const stand = deck ? onDeck : standAt(grid, outline, x, y, thing.footMm);
       return {
         id: thing.id,
         name: nameOf(thing),
@@ -67,22 +78,46 @@ export const figureStands = (project: Project, { grid, outline }: Ground): Figur
 const stretchesOf = (line: Ring, half: number): Part[] =>
   line.slice(1).map((to, k) => ({ kind: 'outline', ring: stripRing([line[k], to], half), bottomMm: 0, topMm: 1 }));
 
+/** The fronts of the houses along a street, stretch by stretch. */
+const frontsOf = (line: Ring, frontageMm: number, gapMm: number): Part[] =>
+  line.slice(1).flatMap(([bx, by], k) => {
+    const [ax, ay] = line[k];
+    const length = Math.hypot(bx - ax, by - ay);
+    const houses = Math.max(1, Math.floor((length + gapMm) / (frontageMm + gapMm)));
+    const at = (mm: number): Point => {
+      const share = length > 0 ? Math.min(1, mm / length) : 0;
+      return [ax + share * (bx - ax), ay + share * (by - ay)];
+    };
+    return Array.from({ length: houses }, (_, n) => n * (frontageMm + gapMm)).flatMap((from) =>
+      stretchesOf([at(from), at(from + frontageMm)], 0.5),
+    );
+  });
+
 /** How far every building is from a way or steps. */
 export function houseWays(project: Project): HouseWay[] {
   const ways = project.landforms.flatMap((form) =>
     form.kind === 'way' || form.kind === 'steps' ? stretchesOf(runOf(form), form.widthMm / 2) : [],
   );
-  return project.laid
+  const wayTo = (front: Part): number | null =>
+    ways.reduce<number | null>(
+      (least, part) => Math.min(least ?? Number.POSITIVE_INFINITY, Math.max(0, gapBetween(front, part))),
+      null,
+    );
+  const judged = (item: Item, wayMm: number | null): HouseWay => ({
+    id: item.id,
+    name: nameOf(item),
+    wayMm,
+    reached: wayMm !== null && wayMm <= project.judging.wayMm,
+  });
+  const houses = project.laid
     .filter(({ kind }) => kind === 'building')
-    .map((house) => {
-      const walls: Part = { kind: 'outline', ring: runOf(house), bottomMm: 0, topMm: 1 };
-      const gaps = ways.map((part) => Math.max(0, gapBetween(walls, part)));
-      const wayMm = gaps.length ? Math.min(...gaps) : null;
-      return {
-        id: house.id,
-        name: nameOf(house),
-        wayMm,
-        reached: wayMm !== null && wayMm <= project.judging.wayMm,
-      };
-    });
+    .map((house) => judged(house, wayTo({ kind: 'outline', ring: runOf(house), bottomMm: 0, topMm: 1 })));
+  // A street is as far from its way as the worst placed of its houses, whose fronts stand along it.
+  const streets = project.rows.flatMap((row) => {
+    if (row.kind !== 'street') return [];
+    const fronts = frontsOf(runOf(row), row.frontageMm, row.gapMm);
+    const far = fronts.map(wayTo);
+    return [judged(row, far.includes(null) ? null : Math.max(...far.map((mm) => mm ?? 0)))];
+  });
+  return [...houses, ...streets];
 }

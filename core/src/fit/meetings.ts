@@ -31,6 +31,7 @@ export function meetingsOf(bodies: readonly Body[]): Meeting[] {
   const meetings: Meeting[] = [];
   bodies.forEach((a, i) => {
     for (const b of bodies.slice(i + 1)) {
+      if (a.onId === b.id || b.onId === a.id) continue;
       const wantedMm = Math.max(a.marginMm, b.marginMm);
       let tightest: { gapMm: number; at: [number, number] } | null = null;
       for (const p of a.parts)

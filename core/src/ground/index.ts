@@ -1,7 +1,7 @@
 export { thinnedTo } from './flood.ts';
 export { treadsOf } from './forms/areas.ts';
 export * from './forms/compose.ts';
-export { type Clearance as Room, readSpans, type SpanRead } from './forms/spans.ts';
+export { type Clearance as Room, type DeckOver, deckOver, readSpans, type SpanRead } from './forms/spans.ts';
 export { beneaths, nearestOn } from './forms/water.ts';
 export * from './ground.ts';
 export * from './holds.ts';

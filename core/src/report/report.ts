@@ -113,7 +113,7 @@ export function* reportOf(
   );
   const shopping = shoppingOf(project, needsOf(project, chosen.takeoff, dayOfSteps(project, chosen.days)));
   const breakdown = breakdownOf(project, chosen.takeoff, mass);
-  const judgements = { standing, figures: figureStands(project, ground), houses: houseWays(project) };
+  const judgements = { standing, figures: figureStands(project, ground, spans), houses: houseWays(project) };
   const limits = limitsRead(project, {
     finish: chosen.days.finish?.sure ?? null,
     handsOnMin: chosen.days.handsOnMin,

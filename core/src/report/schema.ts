@@ -105,6 +105,7 @@ const fitSchema = z.strictObject({
       name: z.string(),
       at: placeSchema,
       groundMm: z.number().nullable(),
+      deckId: z.string().nullable(),
       bottomMm: z.number(),
       topMm: z.number(),
       branchesMm: z.number(),

@@ -1,5 +1,5 @@
 import { heightAt } from '../geometry/index.ts';
-import type { Ground } from '../ground/index.ts';
+import { deckOver, type Ground, readSpans } from '../ground/index.ts';
 import {
   baseSize,
   type ClosedTile,
@@ -46,9 +46,12 @@ export function readTile(project: Pick<Project, 'profiles'>, tile: ClosedTile, g
   };
 }
 
-function topsOf({ things, laid }: ClosedTile, { grid }: Ground): number[] {
+function topsOf({ things, laid, landforms }: ClosedTile, { grid, built }: Ground): number[] {
+  const spans = things.length ? readSpans(grid, landforms, built) : [];
+  const standsAt = (x: number, y: number, under: boolean | undefined) =>
+    (under ? null : deckOver(landforms, spans, x, y))?.topMm ?? heightAt(grid, x, y);
   return [
-    ...things.map(({ points: [[x, y]], raisedMm, heightMm }) => heightAt(grid, x, y) + raisedMm + heightMm),
+    ...things.map(({ points: [[x, y]], raisedMm, heightMm, under }) => standsAt(x, y, under) + raisedMm + heightMm),
     ...laid.map(({ points, beddedMm, heightMm }) => {
       const [x, y] = middleOf(points);
       return Math.max(0, heightAt(grid, x, y) - beddedMm) + heightMm;

@@ -1,4 +1,4 @@
-import { boundsOf, insideRing, type Ring } from '../../geometry/index.ts';
+import { boundsOf, insideRing, lineLength, type Ring } from '../../geometry/index.ts';
 import { type Landform, runOf } from '../../project/index.ts';
 import type { Built } from './compose.ts';
 import { gradientOf } from './field.ts';
@@ -35,6 +35,8 @@ export function nearestOn(line: Ring, x: number, y: number): { distanceMm: numbe
   return { distanceMm: Math.sqrt(least), alongMm };
 }
 
+const HAIR_MM = 1e-6;
+
 /** Ways, steps and waters in the order of building: what a span can lie over. */
 export function beneaths(landforms: readonly Landform[], built: readonly Built[]): Beneath[] {
   return landforms.flatMap((form): Beneath[] => {
@@ -45,9 +47,11 @@ export function beneaths(landforms: readonly Landform[], built: readonly Built[]
       return [{ id, at: inBox(run, 0, (x, y) => (insideRing(run, x, y) ? { waterMm: form.waterMm } : null)) }];
     if (form.kind === 'way' || form.kind === 'steps') {
       const half = form.widthMm / 2;
-      return [
-        { id, at: inBox(run, half, (x, y) => (nearestOn(run, x, y).distanceMm <= half ? { waterMm: null } : null)) },
-      ];
+      const length = lineLength(run, false);
+      // It ends square: round its last point lies its bank.
+      const onIt = ({ distanceMm, alongMm }: ReturnType<typeof nearestOn>) =>
+        distanceMm <= half && ((alongMm > 0 && alongMm < length) || distanceMm < HAIR_MM);
+      return [{ id, at: inBox(run, half, (x, y) => (onIt(nearestOn(run, x, y)) ? { waterMm: null } : null)) }];
     }
     if (form.kind === 'channel' && ends) {
       const line = waterLineOf(form, ends);

@@ -17,6 +17,8 @@ export const thingSchema = z.strictObject({
   crownMm: z.number().gt(0).max(3000).nullable(),
   /** Held up over the ground by so much. */
   raisedMm: z.number().min(0).max(2000),
+  /** Where a deck is over it: it stands below, on the ground; left out: on the deck. */
+  under: z.boolean().optional(),
   /** As the builder weighed it, g; left out or null: by its kind and size. */
   massG: z.number().gt(0).max(1e5).nullable().optional(),
 });

@@ -61,7 +61,7 @@ export function ItemEffect({ item }: { item: Item }) {
   if (stood)
     return (
       <Effect title="How it stands">
-        <Line name="Ground under it">
+        <Line name={stood.deckId === null ? 'Ground under it' : 'Deck under it'}>
           <Figure text={stood.groundMm === null ? 'beside the base' : say.mm(stood.groundMm)} />
         </Line>
         <Line name="Underside">

@@ -12,10 +12,12 @@ import {
   kindWords,
   type LandformReport,
   skinMmOf,
+  type Thing,
 } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
 import { useSay } from '../../ui/Figures.tsx';
+import { usePlan } from '../../worker/planStore.ts';
 
 /** The picked thing's few parameters. */
 export function ItemFields({ item, built }: { item: Item; built: LandformReport | undefined }) {
@@ -64,12 +66,26 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
         )}
         <HeightIs item={item} change={change} />
         {canGive(item) && <GiveFields give={'give' in item ? item.give : undefined} change={change} />}
+        {'raisedMm' in item && <UnderDeck item={item} change={change} />}
         {item.kind === 'channel' && <FordFields item={item} change={change} />}
         {!isPoint(item) && (
           <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />
         )}
       </div>
     </fieldset>
+  );
+}
+
+/** Where a deck is over a thing: whether it stands on that, or below. */
+function UnderDeck({ item, change }: { item: Thing; change: (fields: { under: true | undefined }) => void }) {
+  const onDeck = usePlan((state) => state.report?.fit.things.find(({ id }) => id === item.id)?.deckId ?? null);
+  if (onDeck === null && !item.under) return null;
+  return (
+    <TickField
+      label="Stands below the deck, on the ground"
+      value={item.under ?? false}
+      onValue={(under) => change({ under: under || undefined })}
+    />
   );
 }
 
