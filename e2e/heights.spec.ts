@@ -138,3 +138,32 @@ test('levels that may be moved are proposed onto joints: one left out, the rest 
   await app.settled();
   await expect(page.getByLabel('Figures as usual at a')).toHaveValue('');
 });
+
+test('terrace it: the ground stands in steps of the sheets, with nothing to carve; a layer has measures to transfer; undone', async ({
+  app,
+  page,
+}) => {
+  await app.open();
+  await page.getByRole('button', { name: 'Explore the demo' }).click();
+  await app.settled();
+  await app.show('Layers');
+  await page.getByRole('button', { name: /^Layer 3,/ }).click();
+  const measures = page.getByRole('region', { name: 'Measures to transfer' });
+  await expect(measures.getByRole('row')).not.toHaveCount(1);
+  await expect(measures.getByRole('row').nth(1)).toContainText(/A.*mm.*mm/);
+  await expect(page.getByTestId('set-out')).toContainText('A');
+  await page.getByRole('button', { name: 'Terrace it' }).click();
+  await app.settled();
+  // The pit, its water and the ways lie in the steps: what they ask for is still carved.
+  await expect(page.getByRole('main')).toContainText(/5 layers reach 80.3 mm/);
+  await app.show('Ground');
+  await expect(
+    page
+      .getByRole('complementary')
+      .getByRole('button', { name: /^Step 5/ })
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await app.settled();
+  await expect(page.getByRole('complementary').getByRole('button', { name: /^Bench 3/ })).toBeVisible();
+});
