@@ -6,7 +6,7 @@ import type { Balance, FigureStand, Fit, HouseWay, LimitRead } from '../fit/inde
 import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
-import type { Project, School } from '../project/index.ts';
+import type { Glue, Project, School } from '../project/index.ts';
 import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
@@ -36,8 +36,9 @@ export interface Finding {
   coat?: { recipe: string; coat: string };
   /** Moving that coat to this place of its recipe mends it. */
   mend?: { recipe: string; coat: string; to: number };
-  /** Building in this way mends it. */
+  /** Building in this way mends it, or gluing with this. */
   way?: School;
+  glue?: Glue;
   /** The builder's own reason to go against it; then it does not count. */
   overruled?: string;
 }
@@ -80,6 +81,8 @@ export interface PlanView {
   balance: Balance | null;
   /** What the whole plan comes to in each way of building: by when it is dry, and minutes at the bench. */
   ways: readonly { school: School; finish: Days['finish']; handsOnMin: number }[];
+  /** The same for the layers as they are, with other glues; empty where the deadline is kept. */
+  glues: readonly { glue: Glue; finish: Days['finish']; handsOnMin: number }[];
 }
 
 export type Rule = (plan: PlanView) => Finding[];

@@ -56,4 +56,18 @@ describe('who chooses the way of building', () => {
       built('build up', { benchHours: 0.5 }).findings.find(({ code }) => code === 'limit-hours')?.way,
     ).toBeUndefined();
   });
+
+  it('a deadline that a slow glue misses is kept by the glue that is named', () => {
+    const alone = { ...harl, stacking: { ...harl.stacking, school: 'carve back' as const, pressed: false } };
+    const glued = (glue: Project['stacking']['glue'], dueDate: string | null = null) =>
+      plan({ ...alone, stacking: { ...alone.stacking, glue }, limits: { ...alone.limits, dueDate } }).report;
+    const dueDate = glued('contact spray').finish?.sure.slice(0, 10) ?? '';
+    const slow = glued('white PVA', dueDate);
+    expect((slow.finish?.sure.slice(0, 10) ?? '') > dueDate).toBe(true);
+    const finding = slow.findings.find(({ code }) => code === 'limit-due');
+    expect(finding?.glue).toBeDefined();
+    expect(finding?.remedy).toMatch(/^Kept by .* in the joints: ready by \d{4}-\d\d-\d\d 80 times in 100/);
+    const mended = glued(finding?.glue ?? 'white PVA', dueDate);
+    expect(mended.findings.find(({ code }) => code === 'limit-due')).toBeUndefined();
+  });
 });

@@ -42,6 +42,7 @@ import { dressedOf, readRow, type StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import { piecesWritten, written } from './cutting.ts';
+import { withOtherGlues } from './otherGlues.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './schema.ts';
 
 /** One school's stack with what follows from it. */
@@ -145,6 +146,9 @@ export function* reportOf(
     voids,
     set,
     zones: zones,
+    glues: limits.some(({ id, kept }) => id === 'due' && kept === false)
+      ? yield* withOtherGlues(project, chosen, cutting)
+      : [],
     ways: worked.map(({ plan, days }) => ({
       school: plan.school,
       finish: days.finish,

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bands, severities } from '../checks/index.ts';
 import { sides } from '../fit/index.ts';
-import { operations, parts, schools } from '../project/index.ts';
+import { glues, operations, parts, schools } from '../project/index.ts';
 import { amountSchema, coefficientSchema, measureKinds, rangeSchema } from '../units/index.ts';
 import { cuttingReportSchema } from './cuttingSchema.ts';
 import {
@@ -236,6 +236,7 @@ const findingSchema = z.strictObject({
   coat: z.strictObject({ recipe: z.string(), coat: z.string() }).optional(),
   mend: z.strictObject({ recipe: z.string(), coat: z.string(), to: z.number().int() }).optional(),
   way: z.enum(schools).optional(),
+  glue: z.enum(glues).optional(),
   overruled: z.string().optional(),
 });
 

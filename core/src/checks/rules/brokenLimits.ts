@@ -1,6 +1,6 @@
 import type { Finding, PlanView, Rule } from '../finding.ts';
 
-/** Limits and rules of the brief that the plan breaks; a deadline or a limit of hours with the way of building that would keep it. */
+/** Limits and rules of the brief that the plan breaks; a deadline or a limit of hours with the way of building or the glue that would keep it. */
 export const brokenLimits: Rule = (plan) =>
   plan.limits
     .filter(({ kept }) => kept === false)
@@ -15,27 +15,36 @@ export const brokenLimits: Rule = (plan) =>
         remedy: kept
           ? `${kept.words} Or change the plan, or the limit.`
           : 'Change the plan, or the limit in the brief.',
-        ...(kept && { way: kept.way }),
+        ...kept?.mends,
       };
     });
 
-/** The way of building of fewest minutes that keeps a limit which the present one breaks, with its figures; null where none does. */
+/** What a plan comes to when something else is chosen, and what that is. */
+type Other = Pick<PlanView['ways'][number], 'finish' | 'handsOnMin'> & {
+  mends: Pick<Finding, 'way' | 'glue'>;
+  words: string;
+};
+
+/** The way of building or the glue of fewest minutes that keeps a limit which the present one breaks, with its figures; null where none does. */
 function keptBy(
-  { project: { limits }, layers, ways }: PlanView,
+  { project: { limits }, layers, days, ways, glues }: PlanView,
   limit: string,
-): { way: NonNullable<Finding['way']>; words: string } | null {
+): { mends: Other['mends']; words: string } | null {
   const { dueDate, benchHours, sureOf } = limits;
-  const keeps = ({ finish, handsOnMin }: PlanView['ways'][number]): boolean => {
+  const keeps = ({ finish, handsOnMin }: Other): boolean => {
     if (limit === 'due' && dueDate !== null) return finish !== null && finish.sure.slice(0, 10) <= dueDate;
     return limit === 'hours' && benchHours !== null && handsOnMin <= 60 * benchHours;
   };
-  const [best] = ways
-    .filter((way) => way.school !== layers.school && keeps(way))
-    .sort((a, b) => a.handsOnMin - b.handsOnMin);
+  const others: Other[] = [
+    ...ways
+      .filter(({ school }) => school !== layers.school)
+      .map(({ school, ...read }) => ({ ...read, mends: { way: school }, words: `the way "${school}"` })),
+    ...glues.map(({ glue, ...read }) => ({ ...read, mends: { glue }, words: `${glue} in the joints` })),
+  ];
+  const [best] = others.filter(keeps).sort((a, b) => a.handsOnMin - b.handsOnMin);
   if (!best) return null;
-  const now = ways.find(({ school }) => school === layers.school);
-  const more = now ? Math.round(best.handsOnMin - now.handsOnMin) : 0;
+  const more = Math.round(best.handsOnMin - days.handsOnMin);
   const minutes = more === 0 ? '' : `, ${Math.abs(more)} min ${more > 0 ? 'more' : 'less'} at the bench`;
   const ready = best.finish ? `ready by ${best.finish.sure.slice(0, 10)} ${sureOf} times in 100` : 'without dates';
-  return { way: best.school, words: `Kept by the way "${best.school}": ${ready}${minutes}.` };
+  return { mends: best.mends, words: `Kept by ${best.words}: ${ready}${minutes}.` };
 }
