@@ -39,6 +39,8 @@ export interface Finding {
   /** Building in this way mends it, or gluing with this. */
   way?: School;
   glue?: Glue;
+  /** Planning in thin sheets mends it. */
+  thin?: true;
   /** The builder's own reason to go against it; then it does not count. */
   overruled?: string;
 }

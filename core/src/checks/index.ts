@@ -70,6 +70,7 @@ import { sprayOnBareFoam } from './rules/sprayOnBareFoam.ts';
 import { stackTooLow } from './rules/stackTooLow.ts';
 import { steepWays } from './rules/steepWays.ts';
 import { stockShort } from './rules/stockShort.ts';
+import { thickForSize } from './rules/thickForSize.ts';
 import { thinRoofs } from './rules/thinRoofs.ts';
 import { tinyLines } from './rules/tinyLines.ts';
 import { tipsOver } from './rules/tipsOver.ts';
@@ -108,6 +109,7 @@ const rules: readonly Rule[] = [
   belowTheBoard,
   wallsMeet,
   underTheSkin,
+  thickForSize,
   rockingThings,
   besideTheBase,
   outOfRoom,

@@ -4,6 +4,7 @@ export const reasons: Readonly<Record<string, string>> = {
   'air-cold': 'Water leaves slowly in the cold, and acrylic films do not close below about 10 °C.',
   'air-damp': 'Water cannot leave into air that is full of it.',
   'area-gone': 'A way of building goes with a zone or an outline that is there.',
+  'thick-for-its-size': 'Small ground is a few millimetres high: what is thicker than its steps is carved away.',
   'under-the-skin': 'Skin lies on foam; it is not built up on the board alone.',
   'walls-meet': 'A slope needs room: so far in, so far down.',
   'below-the-board': 'Nothing can be carved out of the board.',

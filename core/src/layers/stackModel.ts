@@ -86,6 +86,13 @@ type Shed = Pick<
   'heights' | 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' | 'materials' | 'recipes' | 'surface'
 >;
 
+/** A step that is usually worth a sheet, mm. */
+const USUAL_STEP_MM = 3;
+
+/** How much may be left to paste over the last layer: one coat; to who lays thinner steps than usual, no more than three of those. */
+const mostFillMm = (leastStepMm: number, coatMm: number): number =>
+  leastStepMm < USUAL_STEP_MM ? Math.min(coatMm, Math.max(1, 3 * leastStepMm)) : coatMm;
+
 /** The choice of one school: areas that have a school of their own keep it. */
 export function modelFor(project: Shed, ground: StackGround, school: School): StackModel {
   const { stacking, stack } = project;
@@ -106,7 +113,7 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
     wire: stacking.wire,
     glueLineMm: toStep(glueLineMmOf(project)),
     leastStepMm: stacking.leastStepMm,
-    mostFillMm: catalogue.need(paste, 'mostPerCoatMm').high,
+    mostFillMm: mostFillMm(stacking.leastStepMm, catalogue.need(paste, 'mostPerCoatMm').high),
     pins: ground.levels
       .filter(({ itemId, part }) => stack.onJoint.some((pin) => pin.itemId === itemId && pin.part === part))
       .map(({ targetMm, area }) => ({ heightMm: targetMm, area })),

@@ -40,4 +40,5 @@ export * from './sheetsWorth.ts';
 export * from './sheetThickness.ts';
 export * from './stacking.ts';
 export * from './start.ts';
+export * from './thinSheets.ts';
 export * from './tiles.ts';

@@ -1,6 +1,6 @@
 export { cuttingReport } from './cutting.ts';
 export { movesReport } from './moves.ts';
-export { type Land, reportOf, schoolReport, type Worked } from './report.ts';
+export { type Land, reportOf, schoolReport } from './report.ts';
 export {
   type BedReport,
   type CuttingReport,
@@ -15,3 +15,4 @@ export {
   type StackReport,
   type StageReport,
 } from './schema.ts';
+export type { Worked } from './worked.ts';

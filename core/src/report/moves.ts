@@ -2,8 +2,8 @@
 import type { Moves } from '../choice/index.ts';
 import { levelName } from '../layers/index.ts';
 import type { Project } from '../project/index.ts';
-import type { Worked } from './report.ts';
 import type { MovesReport } from './schema.ts';
+import type { Worked } from './worked.ts';
 
 /** The moves by name, with what they save by the model; and as solved: `now` is the plan as it is, `then` with the levels moved. */
 export function movesReport(project: Project, moved: Moves, now: Worked, then: Worked | null): MovesReport {

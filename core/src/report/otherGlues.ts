@@ -5,7 +5,7 @@ import { daysOf } from '../days/index.ts';
 import { catalogueOf, glueOf } from '../materials/index.ts';
 import { type Glue, glues, type Project } from '../project/index.ts';
 import { takeoffOf } from '../takeoff/index.ts';
-import type { Worked } from './report.ts';
+import type { Worked } from './worked.ts';
 
 /** Glues that hold for spots and seams, not under whole layers (common practice, no source). */
 const FOR_SPOTS: readonly Glue[] = ['hot glue', 'hot glue, high temperature', 'sealant', 'super glue'];

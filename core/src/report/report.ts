@@ -44,17 +44,7 @@ import type { ZoneRead } from '../zones/index.ts';
 import { piecesWritten, written } from './cutting.ts';
 import { withOtherGlues } from './otherGlues.ts';
 import type { LandformReport, PlanReport, SchoolReport } from './schema.ts';
-
-/** One school's stack with what follows from it. */
-export interface Worked {
-  plan: LayerPlan;
-  /** How deep paste lies on it. */
-  paste: PasteMap['whole'];
-  /** What goes on the stack, before what the stack itself needs. */
-  above: StageTakeoff[];
-  takeoff: StageTakeoff[];
-  days: Days;
-}
+import type { Worked } from './worked.ts';
 
 /** All that is read off the finished ground and target. */
 export interface Land {

@@ -237,6 +237,7 @@ const findingSchema = z.strictObject({
   mend: z.strictObject({ recipe: z.string(), coat: z.string(), to: z.number().int() }).optional(),
   way: z.enum(schools).optional(),
   glue: z.enum(glues).optional(),
+  thin: z.literal(true).optional(),
   overruled: z.string().optional(),
 });
 
