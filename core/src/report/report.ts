@@ -38,7 +38,7 @@ import { frameOf, type Landform, nameOf, type Project, sheetsWorth } from '../pr
 import type { Worn } from '../recipes/index.ts';
 import { handOf, optionFor, sameOption } from '../stack/index.ts';
 import { breakdownOf, needsOf, shoppingOf } from '../stores/index.ts';
-import { dressedOf, readRow, type StageTakeoff } from '../takeoff/index.ts';
+import { dressedOf, readRow } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import { piecesWritten, written } from './cutting.ts';
