@@ -103,7 +103,7 @@ test('several picked things move, are copied, mirrored, turned, locked, hidden a
   await expect(picked.getByRole('button', { name: 'Delete them' })).toBeDisabled();
   await picked.getByRole('button', { name: 'Unlock' }).click();
   await picked.getByRole('button', { name: 'Delete them' }).click();
-  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('20 drawn');
+  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('21 drawn');
   await app.settled();
 });
 

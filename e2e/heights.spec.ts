@@ -1,4 +1,11 @@
-import { expect, test } from './hosket.ts';
+import { type App, expect, test } from './hosket.ts';
+
+async function layersOfTheDemo(app: App) {
+  await app.open();
+  await app.page.getByRole('button', { name: 'Explore the demo' }).click();
+  await app.settled();
+  await app.show('Layers');
+}
 
 test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as finished ground it is carved; one thing may be otherwise', async ({
   app,
@@ -95,10 +102,7 @@ test('levels that may be moved are proposed onto joints: one left out, the rest 
   app,
   page,
 }) => {
-  await app.open();
-  await page.getByRole('button', { name: 'Explore the demo' }).click();
-  await app.settled();
-  await app.show('Layers');
+  await layersOfTheDemo(app);
   await page.getByRole('tab', { name: 'Levels', exact: true }).click();
   const moves = page.getByRole('region', { name: 'Levels onto joints' });
   const row = page.getByRole('table', { name: 'Levels' }).getByRole('row', { name: /^Bench 3/ });
@@ -143,10 +147,7 @@ test('terrace it: the ground stands in steps of the sheets, with nothing to carv
   app,
   page,
 }) => {
-  await app.open();
-  await page.getByRole('button', { name: 'Explore the demo' }).click();
-  await app.settled();
-  await app.show('Layers');
+  await layersOfTheDemo(app);
   await page.getByRole('button', { name: /^Layer 3,/ }).click();
   const measures = page.getByRole('region', { name: 'Measures to transfer' });
   await expect(measures.getByRole('row')).not.toHaveCount(1);
