@@ -97,6 +97,33 @@ describe('rules', () => {
     expect(kept(rule({ kind: 'present', what: 'tree', least: 1 }))).toEqual([['r', false]]);
   });
 
+  it('rows count: houses along a street are buildings, fences and tracks are there', () => {
+    const rows = (p: Project): Project => {
+      const line: Parameters<typeof drawItem>[2] = [
+        [10, 20],
+        [250, 20],
+      ];
+      const street = drawItem(p, 'street', line, 20, { frontageMm: 70, gapMm: 10, sides: 'one side' }).project;
+      return drawItem(drawItem(street, 'fence', line, 20).project, 'track', line, 20).project;
+    };
+    // 240 mm of street hold three houses of 70 mm with gaps of 10.
+    expect(kept(rule({ kind: 'present', what: 'building', least: 3 }), rows)).toEqual([['r', true]]);
+    expect(kept(rule({ kind: 'present', what: 'building', least: 4 }), rows)).toEqual([['r', false]]);
+    expect(kept(rule({ kind: 'present', what: 'building', least: 1 }))).toEqual([['r', false]]);
+    expect(kept(rule({ kind: 'present', what: 'fence', least: 1 }), rows)).toEqual([['r', true]]);
+    expect(kept(rule({ kind: 'present', what: 'railway', least: 1 }), rows)).toEqual([['r', true]]);
+  });
+
+  it('what must be laid is read off the coats, not off what a zone is called', () => {
+    const bare = (p: Project): Project => ({
+      ...p,
+      recipes: p.recipes.map((one) => ({ ...one, coats: one.coats.filter(({ operation }) => operation !== 'grass') })),
+    });
+    expect(moor({}).zones.rest).toBe('grass');
+    expect(kept(rule({ kind: 'worn', operation: 'grass', leastPercent: 90 }))).toEqual([['r', true]]);
+    expect(kept(rule({ kind: 'worn', operation: 'grass', leastPercent: 0 }), bare)).toEqual([['r', false]]);
+  });
+
   it('what only people can judge stays open until it is ticked', () => {
     expect(kept(rule({ kind: 'by hand', done: false }))).toEqual([['r', null]]);
     expect(kept(rule({ kind: 'by hand', done: true }))).toEqual([['r', true]]);

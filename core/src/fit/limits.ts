@@ -1,4 +1,5 @@
 import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
+import type { StageTakeoff } from '../takeoff/index.ts';
 import { grams, inWords, mm, type Said, sentence, type UnitSystem } from '../units/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import type { Mass } from './mass.ts';
@@ -15,6 +16,10 @@ export interface Reached {
   /** Highest place of all over the underside of the board, mm. */
   tallestMm: number;
   zones: readonly ZoneRead[];
+  /** What is laid on them. */
+  takeoff: readonly Pick<StageTakeoff, 'operation' | 'zones'>[];
+  /** Houses that stand along streets. */
+  streetHouses: number;
 }
 
 /** One limit or rule, and whether it is kept; measures in its sentences are quantities (`units/quantity.ts`). */
@@ -29,7 +34,7 @@ export interface LimitRead {
 
 const dayOf = (moment: string) => moment.slice(0, 10);
 
-const has: Readonly<Record<Presence, (project: Project) => number>> = {
+const has: Readonly<Record<Presence, (project: Project, reached: Reached) => number>> = {
   water: ({ landforms }) =>
     landforms.filter(
       (form) => form.kind === 'basin' || form.kind === 'channel' || (form.kind === 'pit' && form.waterMm !== null),
@@ -38,10 +43,14 @@ const has: Readonly<Record<Presence, (project: Project) => number>> = {
   cliff: ({ landforms, marks }) =>
     landforms.filter(({ kind }) => kind === 'cliff').length + marks.filter(({ kind }) => kind === 'break').length,
   rock: ({ laid }) => laid.filter(({ kind }) => kind === 'rock' || kind === 'slate' || kind === 'cast').length,
-  building: ({ laid }) => laid.filter(({ kind }) => kind === 'building').length,
+  building: ({ laid }, { streetHouses }) => laid.filter(({ kind }) => kind === 'building').length + streetHouses,
   tree: ({ things }) => things.filter(({ kind }) => kind === 'tree').length,
   figure: ({ things }) => things.filter(({ kind }) => kind === 'figure').length,
   span: ({ landforms }) => landforms.filter(({ kind }) => kind === 'span').length,
+  fence: ({ rows }) => rows.filter(({ kind }) => kind === 'fence').length,
+  railway: ({ landforms, rows }) =>
+    rows.filter(({ kind }) => kind === 'track').length +
+    landforms.filter((form) => form.kind === 'way' && (form.use === 'track' || form.use === 'roadbed')).length,
 };
 
 function ruleRead(project: Project, reached: Reached, { id, text, check }: LimitRule): LimitRead {
@@ -60,7 +69,7 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
     case 'height':
       return read(reached.tallestMm <= check.mostMm + 1e-6, `${mm(reached.tallestMm)} tall with the board`);
     case 'present': {
-      const count = has[check.what](project);
+      const count = has[check.what](project, reached);
       return read(count >= check.least, `${count} of ${check.least}`);
     }
     case 'zone': {
@@ -70,6 +79,18 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
       return read(
         percent > 0 && percent >= check.leastPercent,
         `${check.cover} on ${percent.toFixed(0)} % of the base`,
+      );
+    }
+    case 'worn': {
+      const on = new Set(
+        reached.takeoff
+          .filter(({ operation }) => operation === check.operation)
+          .flatMap(({ zones }) => zones.map(({ id }) => id)),
+      );
+      const percent = reached.zones.filter(({ id }) => on.has(id)).reduce((sum, zone) => sum + zone.percent, 0);
+      return read(
+        percent > 0 && percent >= check.leastPercent,
+        `${check.operation} on ${percent.toFixed(0)} % of the base`,
       );
     }
     case 'finished by':

@@ -113,6 +113,10 @@ export function* reportOf(
     toBuy: shopping.reduce<number | null>((all, { buy }) => (buy?.cost == null ? all : (all ?? 0) + buy.cost), null),
     tallestMm: fit.tallestMm,
     zones: zones,
+    takeoff: chosen.takeoff,
+    streetHouses: project.rows
+      .filter(({ kind }) => kind === 'street')
+      .reduce((sum, row) => sum + readRow(row, ground).pieces.reduce((houses, { count }) => houses + count, 0), 0),
   });
   const view: PlanView = {
     project,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { id, name, pointSchema } from './drawn.ts';
+import { operations } from './recipeSchema.ts';
 import { coverSchema } from './zoneSchema.ts';
 
 const inside = z.number().min(10).max(5000);
@@ -44,7 +45,18 @@ export const judgingSchema = z.strictObject({
 });
 export type Judging = z.infer<typeof judgingSchema>;
 
-export const presences = ['water', 'road', 'cliff', 'rock', 'building', 'tree', 'figure', 'span'] as const;
+export const presences = [
+  'water',
+  'road',
+  'cliff',
+  'rock',
+  'building',
+  'tree',
+  'figure',
+  'span',
+  'fence',
+  'railway',
+] as const;
 
 /** How a rule is ticked: by Hosket where it can, else by hand. */
 const ruleCheckSchema = z.discriminatedUnion('kind', [
@@ -57,9 +69,11 @@ const ruleCheckSchema = z.discriminatedUnion('kind', [
     least: z.number().int().min(1).max(1000),
   }),
   z.strictObject({ kind: z.literal('zone'), cover: coverSchema, leastPercent: z.number().min(0).max(100) }),
+  /** What is really laid there by the recipes, whatever zones are called. */
+  z.strictObject({ kind: z.literal('worn'), operation: z.enum(operations), leastPercent: z.number().min(0).max(100) }),
   z.strictObject({ kind: z.literal('finished by'), date: z.iso.date('Write the date like 2027-03-15') }),
 ]);
-export const ruleKinds = ['by hand', 'footprint', 'height', 'present', 'zone', 'finished by'] as const;
+export const ruleKinds = ['by hand', 'footprint', 'height', 'present', 'zone', 'worn', 'finished by'] as const;
 export type RuleCheck = z.infer<typeof ruleCheckSchema>;
 export type Presence = (typeof presences)[number];
 

@@ -5,6 +5,7 @@ import {
   type Judging,
   type LimitRule,
   type Limits,
+  operations,
   type Project,
   presences,
   type RuleCheck,
@@ -112,6 +113,7 @@ const begin: Record<RuleCheck['kind'], RuleCheck> = {
   height: { kind: 'height', mostMm: 200 },
   present: { kind: 'present', what: 'water', least: 1 },
   zone: { kind: 'zone', cover: 'grass', leastPercent: 5 },
+  worn: { kind: 'worn', operation: 'grass', leastPercent: 5 },
   'finished by': { kind: 'finished by', date: '2027-06-30' },
 };
 
@@ -121,6 +123,7 @@ const kindWords: Record<RuleCheck['kind'], string> = {
   height: 'greatest height',
   present: 'must be there',
   zone: 'must be covered',
+  worn: 'must be laid, by the recipes',
   'finished by': 'finished by',
 };
 
@@ -196,6 +199,23 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
             value={check.cover}
             options={covers}
             onValue={(cover) => set({ check: { ...check, cover } })}
+          />
+          <NumberField
+            label="At least"
+            unit="%"
+            value={check.leastPercent}
+            {...fieldLimits('limits.rules.check.leastPercent')}
+            onValue={(leastPercent) => set({ check: { ...check, leastPercent } })}
+          />
+        </>
+      )}
+      {check.kind === 'worn' && (
+        <>
+          <ChoiceField
+            label="Of"
+            value={check.operation}
+            options={operations}
+            onValue={(operation) => set({ check: { ...check, operation } })}
           />
           <NumberField
             label="At least"
