@@ -104,7 +104,7 @@ for (const theme of ['plaster', 'evening'])
     await app.show('Layers');
     await page.getByRole('button', { name: /^Layer 1,/ }).click();
     await clean('a picked layer');
-    for (const name of ['Levels', 'Other stacks', 'How it is built', 'Shed', 'Gluing']) {
+    for (const name of ['Levels', 'Other stacks', 'What it costs', 'How it is built', 'Shed', 'Gluing']) {
       await page.getByRole('tab', { name, exact: true }).click();
       if (name === 'Other stacks') await page.getByRole('button', { name: /^Compare .*soonest dry/ }).click();
       if (name === 'How it is built') await page.getByRole('button', { name: 'Add an area' }).click();
@@ -142,7 +142,7 @@ for (const [width, height] of [
       ).toBeLessThanOrEqual(0);
     }
     await app.show('Layers');
-    for (const name of ['Levels', 'Other stacks', 'How it is built', 'Shed', 'Gluing']) {
+    for (const name of ['Levels', 'Other stacks', 'What it costs', 'How it is built', 'Shed', 'Gluing']) {
       await page.getByRole('tab', { name, exact: true }).click();
       expect(
         await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
