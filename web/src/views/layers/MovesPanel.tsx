@@ -22,7 +22,7 @@ export function MovesPanel() {
   return (
     <section aria-label="Levels onto joints" className="mb-4 border border-line bg-sheet px-3 py-2">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <h3 className="font-head text-base font-semibold">Levels onto joints</h3>
+        <h2 className="font-head text-base font-semibold">Levels onto joints</h2>
         <div className="flex items-end gap-2">
           <div className="w-28">
             <MeasureField label="Each up or down by" value={byMm} least={0.1} most={200} onValue={setByMm} />
