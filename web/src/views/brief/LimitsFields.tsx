@@ -193,38 +193,29 @@ function RuleFields({ rule, rules }: { rule: LimitRule; rules: readonly LimitRul
         </>
       )}
       {check.kind === 'zone' && (
-        <>
-          <ChoiceField
-            label="With"
-            value={check.cover}
-            options={covers}
-            onValue={(cover) => set({ check: { ...check, cover } })}
-          />
-          <NumberField
-            label="At least"
-            unit="%"
-            value={check.leastPercent}
-            {...fieldLimits('limits.rules.check.leastPercent')}
-            onValue={(leastPercent) => set({ check: { ...check, leastPercent } })}
-          />
-        </>
+        <ChoiceField
+          label="With"
+          value={check.cover}
+          options={covers}
+          onValue={(cover) => set({ check: { ...check, cover } })}
+        />
       )}
       {check.kind === 'worn' && (
-        <>
-          <ChoiceField
-            label="Of"
-            value={check.operation}
-            options={operations}
-            onValue={(operation) => set({ check: { ...check, operation } })}
-          />
-          <NumberField
-            label="At least"
-            unit="%"
-            value={check.leastPercent}
-            {...fieldLimits('limits.rules.check.leastPercent')}
-            onValue={(leastPercent) => set({ check: { ...check, leastPercent } })}
-          />
-        </>
+        <ChoiceField
+          label="Of"
+          value={check.operation}
+          options={operations}
+          onValue={(operation) => set({ check: { ...check, operation } })}
+        />
+      )}
+      {'leastPercent' in check && (
+        <NumberField
+          label="At least"
+          unit="%"
+          value={check.leastPercent}
+          {...fieldLimits('limits.rules.check.leastPercent')}
+          onValue={(leastPercent) => set({ check: { ...check, leastPercent } })}
+        />
       )}
       {check.kind === 'finished by' && (
         <DayField label="Day" value={check.date} onValue={(day) => day && set({ check: { ...check, date: day } })} />
