@@ -25,9 +25,9 @@ export interface MultigridLevel {
 /** The smallest eigenvalue is found from above: this much of it is trusted. */
 const SURE = 0.5;
 /** Sweeps over the nodes at edges, creases and pins alone, which come to rest most slowly and are few: in each V-cycle, and before the first. */
-const SWEEPS_OF_FEW = 2;
-const SWEEPS_OF_PAIRS = 2;
-const SWEEPS_AT_FIRST = 8;
+const SWEEPS_OF_FEW = 4;
+const SWEEPS_OF_PAIRS = 4;
+const SWEEPS_AT_FIRST = 4;
 
 /**
  * One V-cycle over all coarser lattices: `correction` of the level becomes a near answer to stiffness x correction = rhs. What comes after
@@ -41,23 +41,24 @@ function vCycle(levels: readonly MultigridLevel[], k: number): void {
 function* cycle(levels: readonly MultigridLevel[], k: number): Generator<undefined, void> {
   const { stiffness, held, rhs, correction, residual, transfer, factor } = levels[k];
   if (factor || !transfer) {
+    // What is left was gathered over held nodes too; a sweep passes them by, the outright solution would not.
+    for (let n = 0; n < rhs.length; n++) if (held[n]) rhs[n] = 0;
     if (factor) solveBy(factor, rhs, correction);
     return;
   }
   correction.fill(0);
   sweepTwice(stiffness, correction, rhs, false);
-  for (let s = 0; s < SWEEPS_OF_FEW; s++) sweepOwnRows(stiffness, correction, rhs, s % 2 === 0);
-  for (let s = 0; s < SWEEPS_OF_PAIRS; s++) sweepPairs(stiffness, correction, rhs, s % 2 === 1);
+  sweepOwnRows(stiffness, correction, rhs, false, SWEEPS_OF_FEW);
+  sweepPairs(stiffness, correction, rhs, false, SWEEPS_OF_PAIRS);
   yield;
   applyStiffness(stiffness, correction, residual, rhs);
   const coarse = levels[k + 1];
   restrict(transfer, residual, coarse.rhs);
-  for (let c = 0; c < coarse.rhs.length; c++) if (coarse.held[c]) coarse.rhs[c] = 0;
   vCycle(levels, k + 1);
   yield;
   prolongate(transfer, coarse.correction, correction, held);
-  for (let s = SWEEPS_OF_PAIRS - 1; s >= 0; s--) sweepPairs(stiffness, correction, rhs, s % 2 === 0);
-  for (let s = SWEEPS_OF_FEW - 1; s >= 0; s--) sweepOwnRows(stiffness, correction, rhs, s % 2 !== 0);
+  sweepPairs(stiffness, correction, rhs, true, SWEEPS_OF_PAIRS);
+  sweepOwnRows(stiffness, correction, rhs, true, SWEEPS_OF_FEW);
   sweepTwice(stiffness, correction, rhs, true);
 }
 
@@ -89,7 +90,7 @@ export function* conjugateGradients(
   const { stiffness, rhs: residual, correction } = levels[0];
   const { direction, image } = room;
   const spectrum: Spectrum = { diagonal: [], beside: [] };
-  for (let s = 0; s < SWEEPS_AT_FIRST; s++) sweepOwnRows(stiffness, z, stiffness.force, s % 2 === 0);
+  for (const backward of [true, false]) sweepOwnRows(stiffness, z, stiffness.force, backward, SWEEPS_AT_FIRST);
   residual.fill(0);
   applyStiffness(stiffness, z, residual, stiffness.force);
   direction.fill(0);

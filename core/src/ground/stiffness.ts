@@ -48,7 +48,7 @@ export interface Stiffness {
   /** Where in each lattice row its runs and its own rows begin; one more for the end. */
   runsFrom: Int32Array;
   ownFrom: Int32Array;
-  /** Nodes that a pin ties two and two. */
+  /** Nodes that a hinge ties two and two. */
   pairs: Pairs;
   /** What the pins' heights pull with: the right-hand side. */
   force: Float64Array;
@@ -60,6 +60,8 @@ interface Pairs {
   rows: Int32Array;
   ties: Float64Array;
   inverses: Float64Array;
+  /** Where the pairs of each lattice row begin (that of their first node); one more for the end. */
+  from: Int32Array;
 }
 
 export const centreOf = (bend: number, pull: number) => 20 * bend + 4 * pull;
@@ -110,7 +112,7 @@ export function* stiffnessOf(
     ...runs,
     runsFrom: firstInRow(runs.runs, 2, columns, rows),
     ownFrom: firstInRow(ownNodes, 1, columns, rows),
-    pairs: pairsOf(pins, own, columns, windows),
+    pairs: pairsOf(pins, own, columns, rows, windows),
     ...ownRows(own, columns, windows, count),
   };
 }
@@ -185,18 +187,26 @@ function addPins(
   }
 }
 
-/** In the order of their rows: a sweep over them then goes through the lattice, and what it needs is at hand. */
-function pairsOf({ nodes, weights }: Constraints, own: Int32Array, columns: number, windows: Float64Array): Pairs {
+/** The pairs that hinges tie, in the order of their rows: a sweep over them then goes through the lattice, and what it needs is at hand. */
+function pairsOf(
+  { nodes, weights }: Constraints,
+  own: Int32Array,
+  columns: number,
+  rows: number,
+  windows: Float64Array,
+): Pairs {
   const size = WINDOW * WINDOW;
   const middle = inWindow(0, 0);
-  const pairs: { rowA: number; rowB: number; tie: number }[] = [];
+  const pairs: { a: number; rowA: number; rowB: number; tie: number }[] = [];
   for (let p = 0; p < nodes.length; p += 4) {
     if (weights[p] === 0 || weights[p + 1] === 0 || weights[p + 2] !== 0 || weights[p + 3] !== 0) continue;
+    // Other pins hold two nodes alike, which one after another is soon enough.
+    if (weights[p] * weights[p + 1] > 0) continue;
     const [a, b] = [Math.min(nodes[p], nodes[p + 1]), Math.max(nodes[p], nodes[p + 1])];
     if (a === b || !own[a] || !own[b]) continue;
     const dj = Math.round((b - a) / columns);
     const tie = windows[(own[a] - 1) * size + inWindow(b - a - dj * columns, dj)];
-    pairs.push({ rowA: own[a] - 1, rowB: own[b] - 1, tie });
+    pairs.push({ a, rowA: own[a] - 1, rowB: own[b] - 1, tie });
   }
   pairs.sort((one, other) => one.rowA - other.rowA || one.rowB - other.rowB);
   const onItself = (row: number) => windows[row * size + middle];
@@ -204,6 +214,12 @@ function pairsOf({ nodes, weights }: Constraints, own: Int32Array, columns: numb
     rows: Int32Array.from(pairs.flatMap(({ rowA, rowB }) => [rowA, rowB])),
     ties: Float64Array.from(pairs, ({ tie }) => tie),
     inverses: Float64Array.from(pairs, ({ rowA, rowB, tie }) => 1 / (onItself(rowA) * onItself(rowB) - tie * tie)),
+    from: firstInRow(
+      Int32Array.from(pairs, ({ a }) => a),
+      1,
+      columns,
+      rows,
+    ),
   };
 }
 

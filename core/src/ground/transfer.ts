@@ -93,11 +93,14 @@ export function prolongate(
   }
   for (let k = 0; k < across.length; k += EACH)
     middle[across[k]] = 1.5 * coarse[across[k + 1]] - 0.5 * coarse[across[k + 2]];
-  for (let j = 0, n = 0; j < rows; j++) {
-    let near = (j >> 1) * columns;
-    let far = j & 1 ? near + columns : near;
-    for (let i = 0; i < columns; i++, n++, near++, far++)
-      if (!held[n]) correction[n] += (middle[near] + middle[far]) / 2;
+  for (let j = 0; j < rows; j++) {
+    const near = (j >> 1) * columns;
+    const to = j * columns;
+    if (j & 1) {
+      const far = near + columns;
+      for (let i = 0; i < columns; i++)
+        if (!held[to + i]) correction[to + i] += (middle[near + i] + middle[far + i]) / 2;
+    } else for (let i = 0; i < columns; i++) if (!held[to + i]) correction[to + i] += middle[near + i];
   }
   for (let k = 0; k < away.length; k += EACH) {
     const n = away[k];
@@ -117,13 +120,15 @@ export function restrict(
   residual: Float64Array,
   rhs: Float64Array,
 ): void {
-  middle.fill(0);
-  for (let j = 0, n = 0; j < rows; j++) {
-    let near = (j >> 1) * columns;
-    let far = j & 1 ? near + columns : near;
-    for (let i = 0; i < columns; i++, n++, near++, far++) {
-      middle[near] += 2 * residual[n];
-      middle[far] += 2 * residual[n];
+  for (let j = 0; j < deep; j++) {
+    const to = j * columns;
+    const here = 2 * to;
+    // The fine row on this coarse one, and those on either side of it; what lies beyond the lattice adds nothing.
+    const [before, on, after] = [j > 0, 2 * j < rows, 2 * j + 1 < rows];
+    for (let i = 0; i < columns; i++) {
+      const n = here + i;
+      middle[to + i] =
+        (on ? 4 * residual[n] : 0) + 2 * ((before ? residual[n - columns] : 0) + (after ? residual[n + columns] : 0));
     }
   }
   for (let k = 0; k < away.length; k += EACH) {
@@ -134,16 +139,13 @@ export function restrict(
     middle[near] -= left / 2;
     middle[near + columns] -= left / 2;
   }
-  rhs.fill(0);
   for (let j = 0; j < deep; j++) {
     const from = j * columns;
     const to = j * wide;
-    for (let i = 0, c = to; i < columns; i += 2, c++) {
-      rhs[c] += middle[from + i];
-      if (i + 1 < columns) {
-        rhs[c] += middle[from + i + 1] / 2;
-        rhs[c + 1] += middle[from + i + 1] / 2;
-      }
+    for (let c = 0; c < wide; c++) {
+      const m = from + 2 * c;
+      const on = 2 * c < columns ? middle[m] : 0;
+      rhs[to + c] = on + ((c > 0 ? middle[m - 1] : 0) + (2 * c + 1 < columns ? middle[m + 1] : 0)) / 2;
     }
   }
   for (let k = 0; k < across.length; k += EACH) {
