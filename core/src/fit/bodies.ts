@@ -1,7 +1,7 @@
 import { boundsOf, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
 import { deckOver, type Ground, type SpanRead } from '../ground/index.ts';
 import type { LaidRead } from '../layers/index.ts';
-import { nameOf, type Project, runOf, type Thing } from '../project/index.ts';
+import { footReachMm, footRing, nameOf, type Project, runOf, type Thing } from '../project/index.ts';
 
 /** A part of a body: a cylinder about a point, or a prism over an outline. Heights above the top of the baseboard, mm. */
 export type Part = { bottomMm: number; topMm: number } & (
@@ -32,7 +32,7 @@ export interface StoodThing {
   topMm: number;
   /** Where its crown begins; its underside where it has none wider than its foot. */
   branchesMm: number;
-  /** Half of its widest diameter. */
+  /** From its point to the farthest place that it covers. */
   reachMm: number;
 }
 
@@ -54,6 +54,7 @@ export function standThings(
     const deck = thing.under ? null : deckOver(landforms, spans, x, y);
     const groundMm = deck?.topMm ?? (on ? Math.max(0, heightAt(ground.grid, x, y)) : null);
     const bottomMm = (groundMm ?? 0) + thing.raisedMm;
+    const [foot, crown] = [footReachMm(thing), (thing.crownMm ?? 0) / 2];
     return {
       id: thing.id,
       name: nameOf(thing),
@@ -62,8 +63,8 @@ export function standThings(
       deckId: deck?.id ?? null,
       bottomMm,
       topMm: bottomMm + thing.heightMm,
-      branchesMm: (thing.crownMm ?? 0) > thing.footMm ? bottomMm + CROWN_FROM * thing.heightMm : bottomMm,
-      reachMm: Math.max(thing.footMm, thing.crownMm ?? 0) / 2,
+      branchesMm: crown > foot ? bottomMm + CROWN_FROM * thing.heightMm : bottomMm,
+      reachMm: Math.max(foot, crown),
     };
   });
 }
@@ -76,8 +77,10 @@ function partsOfThing(thing: Thing, { at, bottomMm, branchesMm, topMm, reachMm }
     bottomMm: from,
     topMm: to,
   });
-  if (branchesMm === bottomMm) return [round(reachMm, bottomMm, topMm)];
-  return [round(thing.footMm / 2, bottomMm, branchesMm), round(reachMm, branchesMm, topMm)];
+  const ring = footRing(thing);
+  const foot = (to: number): Part =>
+    ring ? { kind: 'outline', ring, bottomMm, topMm: to } : round(thing.footMm / 2, bottomMm, to);
+  return branchesMm === bottomMm ? [foot(topMm)] : [foot(branchesMm), round(reachMm, branchesMm, topMm)];
 }
 
 /** Everything that stands or lies on the ground: things, laid-in things, decks of spans. */
@@ -96,7 +99,7 @@ export function bodiesOf(
     const read = laid.find(({ id }) => id === thing.id);
     if (!read) return [];
     const part: Part = { kind: 'outline', ring: runOf(thing), bottomMm: read.undersideMm, topMm: read.topMm };
-    return [{ id: thing.id, name: read.name, marginMm: thing.marginMm, parts: [part] }];
+    return [{ id: thing.id, name: read.name, marginMm: thing.marginMm, onId: read.deckId, parts: [part] }];
   });
   const decks = project.landforms.flatMap((form): Body[] => {
     const read = spans.find(({ id }) => id === form.id);

@@ -49,6 +49,55 @@ describe('things on a deck', () => {
     expect(report.mass.thingsG.likely).toBeGreaterThan(1);
   });
 
+  it('a lorry stands on it lengthways, and reaches over its edge across; a house stands on it too, unless it is said to be below', () => {
+    const lorry = (turnDegrees: number) =>
+      draw(bridged(), 'vehicle', [[120, 60]], {
+        name: 'Lorry',
+        footMm: 28,
+        heightMm: 40,
+        footprint: { kind: 'oblong', longMm: 60, turnDegrees },
+      });
+    const along = plan(lorry(0)).report;
+    expect(along.judgements.figures[0]).toMatchObject({ name: 'Lorry', stands: true });
+    expect(along.fit.things[0]).toMatchObject({ deckId: along.spans[0].id });
+    expect(along.fit.meetings).toEqual([]);
+    // 60 x 28 x 40 mm of plastic.
+    expect(along.mass.thingsG.likely).toBeCloseTo(0.35 * 67.2, 6);
+    const across = plan(lorry(90)).report;
+    expect(across.judgements.figures[0].stands).toBe(false);
+    expect(across.findings.find(({ code }) => code === 'figure-does-not-stand')?.message).toBe(
+      'Lorry reaches over the edge.',
+    );
+    const house = (halfWide: number, change: object = {}) =>
+      plan(
+        draw(
+          bridged(),
+          'building',
+          [
+            [110, 60 - halfWide],
+            [130, 60 - halfWide],
+            [130, 60 + halfWide],
+            [110, 60 + halfWide],
+          ],
+          { name: 'Toll house', heightMm: 30, beddedMm: 2, ...change },
+        ),
+      ).report;
+    const toll = house(15);
+    expect(toll.laid[0]).toMatchObject({ deckId: toll.spans[0].id, overDeck: false, foamMl: 0, skinMl: 0 });
+    expect(toll.laid[0].undersideMm).toBeCloseTo(56, 6);
+    expect(toll.fit.meetings).toEqual([]);
+    const told = (report: typeof toll) =>
+      report.findings.filter(({ code }) => code === 'stands-uneven').map(({ message }) => message);
+    // The deck rises 12 mm in 80: more than a millimetre under a house.
+    expect(told(toll)).toHaveLength(1);
+    expect(told(toll)[0]).toContain('The deck under Toll house rises');
+    expect(told(house(25))[0]).toContain('reaches over the edge of the deck');
+    // Below, it is bedded 2 mm into the floor at 10 mm.
+    const below = house(15, { under: true });
+    expect(below.laid[0].deckId).toBeNull();
+    expect(below.laid[0].undersideMm).toBeCloseTo(8, 1);
+  });
+
   it('below it stand where that is said; two figures one over the other do not meet', () => {
     const { report } = plan(figure(figure(bridged(), 120, 60), 120, 60, { under: true }));
     expect(report.fit.things.map(({ bottomMm }) => Math.round(bottomMm))).toEqual([56, 10]);

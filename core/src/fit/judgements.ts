@@ -4,12 +4,14 @@ import {
   type Ground,
   type SpanRead,
   STANDS,
+  type Stand,
   standAt,
   standingOf,
   standingShare,
+  standUnder,
   verdict,
 } from '../ground/index.ts';
-import { type Item, nameOf, type Project, runOf } from '../project/index.ts';
+import { footRing, type Item, nameOf, type Project, runOf, type Thing } from '../project/index.ts';
 import { type Part, stripRing } from './bodies.ts';
 import { gapBetween } from './gaps.ts';
 
@@ -22,10 +24,11 @@ export interface StandingShare {
   percent: number;
 }
 
-/** How a figure that is drawn stands. */
+/** How a figure or a vehicle that is drawn stands. */
 export interface FigureStand {
   id: string;
   name: string;
+  /** Across its base, or its width. */
   baseMm: number;
   /** Null where its base reaches over the edge. */
   tiltDegrees: number | null;
@@ -55,15 +58,12 @@ export function* standingShares(
   return shares;
 }
 
-/** How every figure stands that does not hang in the air: on the ground, or on the deck over its place. */
-export const figureStands = (project: Project, { grid, outline }: Ground, spans: readonly SpanRead[]): FigureStand[] =>
+/** How every figure and vehicle stands that does not hang in the air: on the ground, or on the deck over its place. */
+export const figureStands = (project: Project, ground: Ground, spans: readonly SpanRead[]): FigureStand[] =>
   project.things
-    .filter((thing) => thing.kind === 'figure' && thing.raisedMm === 0)
+    .filter(({ kind, raisedMm }) => (kind === 'figure' || kind === 'vehicle') && raisedMm === 0)
     .map((thing) => {
-      const [x, y] = thing.points[0];
-      const deck = thing.under ? null : deckOver(project.landforms, spans, x, y);
-      const onDeck = deck && (deck.edgeMm >= thing.footMm / 2 ? { tiltDegrees: deck.tiltDegrees, unevenMm: 0 } : null);
-      const stand = deck ? onDeck : standAt(grid, outline, x, y, thing.footMm);
+      const stand = standOf(thing, project, ground, spans);
       return {
         id: thing.id,
         name: nameOf(thing),
@@ -73,6 +73,23 @@ export const figureStands = (project: Project, { grid, outline }: Ground, spans:
         stands: verdict(stand, project.judging) === STANDS,
       };
     });
+
+/** How a thing stands on the deck over its place, or on the ground; null where it reaches over an edge. */
+function standOf(
+  thing: Thing,
+  { landforms }: Project,
+  { grid, outline }: Ground,
+  spans: readonly SpanRead[],
+): Stand | null {
+  const [x, y] = thing.points[0];
+  const ring = footRing(thing);
+  const deck = thing.under ? null : deckOver(landforms, spans, x, y);
+  if (!deck) return ring ? standUnder(grid, outline, ring) : standAt(grid, outline, x, y, thing.footMm);
+  const holds = ring
+    ? ring.every(([px, py]) => deckOver(landforms, spans, px, py)?.id === deck.id)
+    : deck.edgeMm >= thing.footMm / 2;
+  return holds ? { tiltDegrees: deck.tiltDegrees, unevenMm: 0 } : null;
+}
 
 /** A strip along a line, stretch by stretch. */
 const stretchesOf = (line: Ring, half: number): Part[] =>

@@ -46,6 +46,7 @@ const has: Readonly<Record<Presence, (project: Project, reached: Reached) => num
   building: ({ laid }, { streetHouses }) => laid.filter(({ kind }) => kind === 'building').length + streetHouses,
   tree: ({ things }) => things.filter(({ kind }) => kind === 'tree').length,
   figure: ({ things }) => things.filter(({ kind }) => kind === 'figure').length,
+  vehicle: ({ things }) => things.filter(({ kind }) => kind === 'vehicle').length,
   span: ({ landforms }) => landforms.filter(({ kind }) => kind === 'span').length,
   fence: ({ rows }) => rows.filter(({ kind }) => kind === 'fence').length,
   railway: ({ landforms, rows }) =>

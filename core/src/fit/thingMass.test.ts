@@ -37,6 +37,22 @@ describe('what things weigh, by volume and density worked out by hand', () => {
     // Crown pi/6 x 60^2 x 66.7 mm at 0.02 g/ml, trunk 0.05 x 100^2 / 100.
     ['tree', { kind: 'tree', footMm: 8, heightMm: 100, crownMm: 60 }, (Math.PI / 6) * 3.6 * (200 / 3) * 0.02 + 5],
     ['held-up model', { kind: 'held', footMm: 60, heightMm: 30 }, (Math.PI / 4) * 3.6 * 30 * 0.12],
+    // A lorry of 90 x 28 x 40 mm; an aeroplane of two bars 12 mm wide, 100 and 120 mm long, 144 mm2 of them shared.
+    [
+      'vehicle',
+      { kind: 'vehicle', footMm: 28, heightMm: 40, footprint: { kind: 'oblong', longMm: 90, turnDegrees: 33 } },
+      9 * 2.8 * 4 * 0.35,
+    ],
+    [
+      'model with wings',
+      {
+        kind: 'held',
+        footMm: 120,
+        heightMm: 20,
+        footprint: { kind: 'cross', longMm: 100, armMm: 12, turnDegrees: 10 },
+      },
+      (12 * 100 + 12 * 120 - 144) * 0.02 * 0.12,
+    ],
     ['other thing', { kind: 'stood', footMm: 20, heightMm: 40 }, (Math.PI / 4) * 0.4 * 40 * 0.3],
   ] as const)('a %s', (_, change, grams) => {
     const { low, likely, high } = massOfThing(thing(change));

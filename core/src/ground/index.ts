@@ -1,14 +1,14 @@
 export { thinnedTo } from './flood.ts';
 export { treadsOf } from './forms/areas.ts';
 export * from './forms/compose.ts';
-export { type Clearance as Room, type DeckOver, deckOver, readSpans, type SpanRead } from './forms/spans.ts';
+export { type Clearance as Room, type DeckOver, deckOver, decksOf, readSpans, type SpanRead } from './forms/spans.ts';
 export { beneaths, nearestOn } from './forms/water.ts';
 export * from './ground.ts';
 export * from './holds.ts';
 export * from './places.ts';
 export * from './pools.ts';
 export * from './shapeLines.ts';
-export { STANDS, standAt, standingOf, standingShare, verdict } from './standing.ts';
+export { STANDS, type Stand, standAt, standingOf, standingShare, standUnder, verdict } from './standing.ts';
 export type { VoidMeeting } from './voidMeetings.ts';
 export * from './voidReads.ts';
 export { type Hollow, type VoidField, type VoidShape, voidShape, type Within } from './voids.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { gridOver, type Ring, sampleFormula } from '../geometry/index.ts';
-import { STANDS, standAt, standingOf, standingShare, verdict } from './index.ts';
+import { STANDS, standAt, standingOf, standingShare, standUnder, verdict } from './index.ts';
 
 const outline: Ring = [
   [0, 0],
@@ -65,5 +65,40 @@ describe('how a figure stands', () => {
     const share = standingShare(standingOf(flat, outline, 20, limits), outline);
     expect(share).toBeGreaterThan((100 * (100 * 80)) / (120 * 100) - 3);
     expect(share).toBeLessThan((100 * (100 * 80)) / (120 * 100) + 3);
+  });
+});
+
+describe('a base of any outline', () => {
+  const box = (x: number, y: number, long: number, wide: number, degrees: number): Ring => {
+    const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+    return [
+      [-1, -1],
+      [1, -1],
+      [1, 1],
+      [-1, 1],
+    ].map(([u, v]) => {
+      const [p, q] = [(u * long) / 2, (v * wide) / 2];
+      return [x + p * c - q * s, y + p * s + q * c] as const;
+    });
+  };
+
+  it('on a plane stands as that plane tilts, turned any way, and nothing strays from it', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(number(-0.5, 0.5), number(-0.5, 0.5), number(0, 360), number(8, 40), (a, b, turn, wide) => {
+        const grid = sampleFormula(gridOver(120, 100, 1), (x, y) => 60 + a * x + b * y);
+        const stand = standUnder(grid, outline, box(60, 50, 50, wide, turn));
+        expect(stand?.tiltDegrees).toBeCloseTo((Math.atan(Math.hypot(a, b)) * 180) / Math.PI, 6);
+        expect(stand?.unevenMm).toBeCloseTo(0, 6);
+      }),
+    );
+  });
+
+  it('a long one rocks over a ridge that a short one stands beside, and one over the edge does not stand', () => {
+    const grid = sampleFormula(gridOver(120, 100, 1), (x) => 20 - Math.abs(x - 60) / 5);
+    expect(standUnder(grid, outline, box(60, 50, 80, 20, 0))?.unevenMm).toBeGreaterThan(2);
+    expect(standUnder(grid, outline, box(60, 50, 80, 2, 90))?.unevenMm).toBeLessThan(0.2);
+    expect(standUnder(grid, outline, box(90, 50, 30, 20, 0))?.unevenMm).toBeCloseTo(0, 6);
+    expect(standUnder(grid, outline, box(110, 50, 40, 20, 0))).toBeNull();
   });
 });

@@ -1,11 +1,11 @@
 /**
- * How a round base stands on the ground: the tilt of the least-squares plane under it, degrees, and the farthest that the ground strays from
- * it, mm.
+ * How a base stands on the ground, round or of any outline: the tilt of the least-squares plane under it, degrees, and the farthest that the
+ * ground strays from it, mm.
  */
-import { type Grid, heightAt, insideRing, type Ring } from '../geometry/index.ts';
+import { boundsOf, type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
 import { thinnedTo } from './flood.ts';
 
-/** How a round base stands at a place. */
+/** How a base stands at a place. */
 export interface Stand {
   /** Tilt of the plane that fits the ground under it best (least squares), degrees. */
   tiltDegrees: number;
@@ -42,6 +42,43 @@ export function standAt(grid: Grid, outline: Ring, x: number, y: number, diamete
   for (let k = 0; k < SPREAD.length; k++)
     unevenMm = Math.max(unevenMm, Math.abs(heights[k] - mean - a * SPREAD[k][0] - b * SPREAD[k][1]));
   return { tiltDegrees: (Math.atan(Math.hypot(a, b) / r) * 180) / Math.PI, unevenMm };
+}
+
+/** So many places along the longer side of the box round an outline, under which the ground is read. */
+const PLACES = 12;
+
+/**
+ * How a base of any outline stands; null where it would reach over the edge. The plane is that of least squares through the ground under its
+ * corners and under places evenly spread within it (normal equations about their middle).
+ */
+export function standUnder(grid: Grid, outline: Ring, ring: Ring): Stand | null {
+  if (!ring.every(([x, y]) => insideRing(outline, x, y))) return null;
+  const [x0, y0, x1, y1] = boundsOf(ring);
+  const step = Math.max(x1 - x0, y1 - y0) / PLACES;
+  const at: Point[] = [...ring];
+  for (let y = y0 + step / 2; y < y1; y += step)
+    for (let x = x0 + step / 2; x < x1; x += step) if (insideRing(ring, x, y)) at.push([x, y]);
+  const heights = at.map(([x, y]) => heightAt(grid, x, y));
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+  const [mx, my, mz] = [mean(at.map(([x]) => x)), mean(at.map(([, y]) => y)), mean(heights)];
+  let [xx, xy, yy, xz, yz] = [0, 0, 0, 0, 0];
+  at.forEach(([x, y], k) => {
+    const [u, v, w] = [x - mx, y - my, heights[k] - mz];
+    xx += u * u;
+    xy += u * v;
+    yy += v * v;
+    xz += u * w;
+    yz += v * w;
+  });
+  const determinant = xx * yy - xy * xy;
+  if (!(determinant > 0)) return null;
+  const a = (xz * yy - yz * xy) / determinant;
+  const b = (yz * xx - xz * xy) / determinant;
+  const unevenMm = at.reduce(
+    (most, [x, y], k) => Math.max(most, Math.abs(heights[k] - mz - a * (x - mx) - b * (y - my))),
+    0,
+  );
+  return { tiltDegrees: (Math.atan(Math.hypot(a, b)) * 180) / Math.PI, unevenMm };
 }
 
 /** What a figure does at a place. */

@@ -39,7 +39,7 @@ export function roomsOf(
   });
   const things = laid.flatMap((thing) => {
     const read = reads.find(({ id }) => id === thing.id);
-    if (!read) return [];
+    if (!read || read.deckId !== null) return [];
     const ring = runOf(thing);
     return [roomOn(ground.grid, thing, 0, boundsOf(ring), standing(ring, read))];
   });

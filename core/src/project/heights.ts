@@ -46,6 +46,7 @@ export function heightParts(item: Item): readonly HeightPart[] {
       return [part('mostMm', 'top', 'rise')];
     case 'tree':
     case 'figure':
+    case 'vehicle':
     case 'held':
     case 'stood':
       return [part('raisedMm', 'held up', 'rise')];

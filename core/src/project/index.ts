@@ -8,6 +8,7 @@ export * from './edits/recipeEdits.ts';
 export * from './edits/stackEdits.ts';
 export * from './edits/storesEdits.ts';
 export * from './edits/terrace.ts';
+export * from './footprint.ts';
 export * from './frame.ts';
 export * from './give.ts';
 export * from './heights.ts';

@@ -42,7 +42,10 @@ export const spanSchema = z.strictObject({
 export const laidSchema = z.strictObject({
   id: z.string(),
   name: z.string(),
+  /** Of the ground, or of the deck, under it. */
   groundMm: z.number(),
+  deckId: z.string().nullable(),
+  overDeck: z.boolean(),
   undersideMm: z.number(),
   topMm: z.number(),
   unevenMm: z.number(),

@@ -152,7 +152,7 @@ export function* reportOf(
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
     format: 'hosket-plan',
-    version: 12,
+    version: 13,
     project: project.name,
     startDate: project.bench.startDate,
     ground: {

@@ -243,7 +243,7 @@ const findingSchema = z.strictObject({
 
 export const planReportSchema = z.strictObject({
   format: z.literal('hosket-plan'),
-  version: z.literal(12),
+  version: z.literal(13),
   project: z.string(),
   startDate: z.string(),
   ground: z.strictObject({

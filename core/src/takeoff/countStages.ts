@@ -4,7 +4,7 @@ import { COUNT_STEP, type Count, nameOf, type Project } from '../project/index.t
 import { type Coefficient, type Range, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { materialCautions } from './cautions.ts';
-import { readRow, stonesOf, tilesOf } from './counts.ts';
+import { type HouseShare, houseShare, readRow, stonesOf, tilesOf } from './counts.ts';
 import { moneyFor, type PriceOf, pricesOf } from './money.ts';
 import type { StageTakeoff, TakenMaterial } from './stage.ts';
 import { withSetUp } from './withSetUp.ts';
@@ -46,6 +46,7 @@ export function countStages(
         read.pieces,
         rails,
         row.kind === 'track' ? read.railMm / 2000 : 0,
+        row.kind === 'street' ? houseShare(row.frontageMm) : undefined,
       );
       return { ...stage, after: [...bed], note: 'Made while glue and paste dry; set when the ground is there.' };
     }),
@@ -107,7 +108,7 @@ function countedStage(catalogue: Catalogue, priceOf: PriceOf, count: Count): Sta
   }
 }
 
-/** One counted thing with its minutes: so many pieces, and so many metres. */
+/** One counted thing with its minutes: so many pieces, and so many metres; `size`: what each is of the piece that the catalogue knows. */
 function stageOf(
   catalogue: Catalogue,
   priceOf: PriceOf,
@@ -116,9 +117,11 @@ function stageOf(
   pieces: readonly Piece[],
   more: TakenMaterial[],
   metres: number,
+  size?: HouseShare,
 ): StageTakeoff {
+  const { minutes: ofMinutes, mass: ofMass } = size ?? { minutes: 1, mass: 1 };
   const there = pieces.filter(({ count }) => count > 0);
-  const each = there.flatMap(({ material, count }) => part(catalogue.figure(material, 'eachMin'), count));
+  const each = there.flatMap(({ material, count }) => part(catalogue.figure(material, 'eachMin'), count * ofMinutes));
   const along = metres > 0 ? part(catalogue.figure('running rail', 'perMMin'), metres) : [];
   const minutes = [...each, ...along];
   const work = sum(minutes.map(({ range }) => range));
@@ -144,9 +147,10 @@ function stageOf(
         ...work,
         unit: 'min',
         working: {
-          expression: metres > 0 ? 'pieces x each + length x laying' : 'pieces x each',
+          expression: `pieces x each${size ? ' x size' : ''}${metres > 0 ? ' + length x laying' : ''}`,
           inputs: [
             ...there.map(({ name: called, count }) => ({ name: called.toLowerCase(), value: count, unit: '' })),
+            ...(size ? [{ name: 'size, of the usual', value: ofMinutes, unit: '' }] : []),
             ...(metres > 0 ? [{ name: 'length', value: metres, unit: 'm' }] : []),
           ],
           coefficients: minutes.map(({ figure }) => figure),
@@ -162,7 +166,7 @@ function stageOf(
     after: [],
     dryG: sum(
       there
-        .flatMap(({ material, count }) => part(catalogue.figure(material, 'eachG'), count))
+        .flatMap(({ material, count }) => part(catalogue.figure(material, 'eachG'), count * ofMass))
         .map(({ range }) => range),
     ),
     money: moneyFor(priceOf, materials),

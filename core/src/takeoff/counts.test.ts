@@ -111,6 +111,17 @@ describe('rows on the ground', () => {
     expect(readRow(street, slope).pieces[0].count).toBe(8);
   });
 
+  it('a house weighs by its walls and takes time by its length: of 60 mm as the catalogue says, of 4 mm next to nothing', () => {
+    const street = (frontageMm: number) => countStages(drawn('street', { frontageMm, gapMm: 0 }), slope)[0];
+    // Two of 60 mm: 40 g and 10 min each, and 5 min to set up.
+    expect(street(60).dryG.likely).toBeCloseTo(80, 9);
+    expect(street(60).handsOn.likely).toBeCloseTo(25, 9);
+    // Forty of 4 mm, but for a cubic millimetre solid: (64 - 1) / (216000 - 57^3) of 40 g each.
+    expect(street(4).dryG.likely).toBeCloseTo((40 * 40 * 63) / (60 ** 3 - 57 ** 3), 9);
+    expect(street(4).dryG.likely).toBeLessThan(4);
+    expect(street(4).handsOn.likely).toBeCloseTo(40 * 10 * (4 / 60) + 5, 9);
+  });
+
   it('each adds its hours: nine posts at a minute, 24 rails at 0.7, and setting up', () => {
     const [stage] = countStages(drawn('fence', { pitchMm: 20, rails: 3 }), slope);
     expect(stage.handsOn.likely).toBeCloseTo(9 + 24 * 0.7 + 5, 9);

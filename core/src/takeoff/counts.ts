@@ -101,6 +101,25 @@ export function lengthOnGround(run: readonly Point[], closed: boolean, { grid }:
 export const alongLength = (lengthMm: number, pieceMm: number, gapMm: number): number =>
   Math.max(0, Math.floor((lengthMm + gapMm) / (pieceMm + gapMm) + 1e-9));
 
+/** The frontage of the house that the catalogue's figures are for, and how thick its walls are, mm (common practice, no source). */
+const USUAL_HOUSE_MM = 60;
+const WALL_MM = 1.5;
+
+/** What a house of this frontage is of the usual one, in minutes and in mass. */
+export interface HouseShare {
+  minutes: number;
+  mass: number;
+}
+
+/**
+ * A house as deep and as tall as its frontage: its mass goes by its walls (the smallest are solid), its work by its length. One of 4 mm
+ * weighs a sixteenth of a gram, one of 60 mm 40 g.
+ */
+export function houseShare(frontageMm: number): HouseShare {
+  const walls = (side: number) => side ** 3 - Math.max(0, side - 2 * WALL_MM) ** 3;
+  return { minutes: frontageMm / USUAL_HOUSE_MM, mass: walls(frontageMm) / walls(USUAL_HOUSE_MM) };
+}
+
 /** Wedge-shaped stones of a ring or an arch. */
 export interface RingStones {
   stones: number;

@@ -36,7 +36,7 @@ export function landFor(project: Project, ground: Ground, given?: Target) {
     target.grid,
     map,
   );
-  const rooms = roomsOf(project, ground, layIn(project.laid, ground, target));
+  const rooms = roomsOf(project, ground, layIn(project, ground, target));
   return { ground, target, map, levels, rooms, zones, worn, stack: stackGround(project, ground, target, map, levels) };
 }
 

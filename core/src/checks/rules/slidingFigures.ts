@@ -1,12 +1,13 @@
 import { mm } from '../../units/index.ts';
 import type { Finding, Rule } from '../finding.ts';
 
-/** Figures that would slide, rock or reach over the edge. */
+/** Figures and vehicles that would slide, rock or reach over the edge. */
 export const slidingFigures: Rule = ({ project, judgements }) =>
   judgements.figures
     .filter(({ stands }) => !stands)
     .map(({ id, name, baseMm, tiltDegrees, unevenMm }): Finding => {
-      const on = `${name} on its ${mm(baseMm)} base`;
+      const vehicle = project.things.find((thing) => thing.id === id)?.kind === 'vehicle';
+      const on = vehicle ? name : `${name} on its ${mm(baseMm)} base`;
       const { tiltDegrees: most } = project.judging;
       return {
         code: 'figure-does-not-stand',

@@ -53,6 +53,10 @@ export function deckOver(
   return best;
 }
 
+/** The ends of every deck, from what was built. */
+export const decksOf = (built: readonly Built[]): Pick<SpanRead, 'id' | 'lengthMm' | 'fromMm' | 'toMm'>[] =>
+  built.flatMap(({ id, ends }) => (ends ? [{ id, ...ends }] : []));
+
 /** A way no further than this from a deck's top or underside comes up to it, mm. */
 const JOINS_MM = 1;
 

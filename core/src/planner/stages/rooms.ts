@@ -8,8 +8,7 @@ import { target } from './target.ts';
 const laidPlaces = stage({
   name: 'places of what is laid in',
   needs: { ground, target },
-  run: ({ input: { project }, needs }) =>
-    layIn(project.laid, needs.ground, needs.target, catalogueOf(project.materials)),
+  run: ({ input: { project }, needs }) => layIn(project, needs.ground, needs.target, catalogueOf(project.materials)),
 });
 
 /** The same with names. */

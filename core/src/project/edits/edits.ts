@@ -1,9 +1,11 @@
 import type { Point, Ring } from '../../geometry/index.ts';
 import { baseSize, freeOutline } from '../base.ts';
-import { findItem, type Item, isClosed, isPoint, itemsOf, listOf } from '../items.ts';
+import { mirroredFootprint, turnedFootprint } from '../footprint.ts';
+import { findItem, type Item, isClosed, isPoint, isThing, itemsOf, listOf } from '../items.ts';
 import type { BaseShape } from '../schemas/baseSchema.ts';
 import type { Project, SectionLine } from '../schemas/schema.ts';
 import type { Sheet } from '../schemas/sheetSchema.ts';
+import type { Footprint } from '../schemas/thingSchema.ts';
 
 /** Edits are pure: each takes a project and gives another; what is not touched is shared. */
 
@@ -101,7 +103,10 @@ export const shiftItems = (project: Project, ids: readonly string[], [dx, dy]: P
 export function mirrorItems(project: Project, ids: readonly string[], x: number): Project {
   const moving = new Set(movable(project, ids).map((item) => item.id));
   const mirrored = reshape(project, ids, ([px, py]) => [2 * x - px, py]);
-  return mapItems(mirrored, (item) => (moving.has(item.id) && sided(item) ? turnedRound(item) : item));
+  return mapItems(mirrored, (item) => {
+    if (!moving.has(item.id)) return item;
+    return sided(item) ? turnedRound(item) : withFootprint(item, mirroredFootprint);
+  });
 }
 
 /** Kinds for which left and right of the line are not the same. */
@@ -121,11 +126,18 @@ export function turnedRound(item: Item): Item {
 export function turnItems(project: Project, ids: readonly string[], about: Point, degrees: number): Project {
   const c = Math.cos((degrees * Math.PI) / 180);
   const s = Math.sin((degrees * Math.PI) / 180);
-  return reshape(project, ids, ([x, y]) => [
+  const moving = new Set(movable(project, ids).map((item) => item.id));
+  const turned = reshape(project, ids, ([x, y]) => [
     about[0] + (x - about[0]) * c - (y - about[1]) * s,
     about[1] + (x - about[0]) * s + (y - about[1]) * c,
   ]);
+  return mapItems(turned, (item) =>
+    moving.has(item.id) ? withFootprint(item, (footprint) => turnedFootprint(footprint, degrees)) : item,
+  );
 }
+
+const withFootprint = (item: Item, change: (footprint: Footprint) => Footprint): Item =>
+  isThing(item) && item.footprint ? { ...item, footprint: change(item.footprint) } : item;
 
 /** Copies of items beside them; gives the ids of the copies. */
 export function copyItems(project: Project, ids: readonly string[], by: Point): { project: Project; ids: string[] } {

@@ -111,6 +111,8 @@ const migrations: Migrations = {
       moveMinPerMm: 1,
     }),
   }),
+  /** Version 11 knew round things only, and nothing laid in that stood on a deck. */
+  11: (document) => document,
 };
 
 /** What was stated about costs, with what came in later. */

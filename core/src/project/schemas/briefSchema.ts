@@ -53,6 +53,7 @@ export const presences = [
   'building',
   'tree',
   'figure',
+  'vehicle',
   'span',
   'fence',
   'railway',

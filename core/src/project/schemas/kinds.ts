@@ -206,6 +206,12 @@ const thingFields = [
 const things = {
   tree: { title: 'Tree', drawn: 'point', about: 'A tree; its crown may be wider than its foot.', fields: thingFields },
   figure: { title: 'Figure', drawn: 'point', about: 'A figure on its base.', fields: thingFields },
+  vehicle: {
+    title: 'Vehicle',
+    drawn: 'point',
+    about: 'A lorry, a wagon, a boat: long, and turned its own way.',
+    fields: thingFields,
+  },
   held: { title: 'Held-up model', drawn: 'point', about: 'A model held up over the ground.', fields: thingFields },
   stood: { title: 'Other thing', drawn: 'point', about: 'Anything else that stands here.', fields: thingFields },
 } as const;
@@ -289,6 +295,14 @@ const beginnings: Readonly<Record<ItemKind, (land: number) => object>> = {
   building: () => ({ heightMm: 60, beddedMm: 2, marginMm: 0, densityKgL: null }),
   tree: () => ({ footMm: 8, heightMm: 100, marginMm: 2, crownMm: 60, raisedMm: 0 }),
   figure: () => ({ footMm: 25, heightMm: 32, marginMm: 1, crownMm: null, raisedMm: 0 }),
+  vehicle: () => ({
+    footMm: 28,
+    heightMm: 40,
+    marginMm: 1,
+    crownMm: null,
+    raisedMm: 0,
+    footprint: { kind: 'oblong', longMm: 90, turnDegrees: 0 },
+  }),
   held: () => ({ footMm: 60, heightMm: 30, marginMm: 5, crownMm: null, raisedMm: 60 }),
   ...hollowBeginnings,
   fence: () => ({ pitchMm: 20, rails: 2, ends: 'open' }),

@@ -178,5 +178,7 @@ export const laidSchema = z.strictObject({
   marginMm: z.number().min(0).max(500),
   /** The builder's own, kg/L of the whole shape; null takes the usual one of the kind. */
   densityKgL: z.number().gt(0).max(20).nullable(),
+  /** Where a deck is over it: it lies below, in the ground; left out: on the deck. */
+  under: z.boolean().optional(),
 });
 export type Laid = z.infer<typeof laidSchema>;

@@ -1,5 +1,6 @@
 import {
   baseSize,
+  footRing,
   type Item,
   isClosed,
   isThing,
@@ -183,10 +184,9 @@ function stoodPieces(
     ),
     colour,
   });
-  if (branchesMm === bottomMm)
-    return [drum(thing.footMm, bottomMm, topMm, thing.kind === 'held' ? modelColours.held : modelColours.figure)];
-  return [
-    drum(thing.footMm, bottomMm, branchesMm, modelColours.trunk),
-    drum(2 * reachMm, branchesMm, topMm, modelColours.crown),
-  ];
+  const ring = footRing(thing);
+  const foot = (toMm: number, colour: string): Piece =>
+    ring ? { geometry: plate(ring, [], bottomMm, toMm, depthMm), colour } : drum(thing.footMm, bottomMm, toMm, colour);
+  if (branchesMm === bottomMm) return [foot(topMm, thing.kind === 'held' ? modelColours.held : modelColours.figure)];
+  return [foot(branchesMm, modelColours.trunk), drum(2 * reachMm, branchesMm, topMm, modelColours.crown)];
 }

@@ -1,6 +1,6 @@
-import type { Thing } from '@hosket/core';
+import { footReachMm, footRing, type Thing } from '@hosket/core';
 import { daylight } from '../../ui/daylight.ts';
-import type { Placer } from '../handling/paths.ts';
+import { linePath, type Placer } from '../handling/paths.ts';
 
 interface Props {
   thing: Thing;
@@ -13,27 +13,26 @@ interface Props {
 export function ThingShape({ thing, picked, place, scale }: Props) {
   const [x, y] = place(thing.points[0]);
   const ink = picked ? 'var(--clay)' : daylight.graphite;
-  const foot = Math.max(2, (thing.footMm / 2) * scale);
+  const ring = footRing(thing);
+  const foot = Math.max(2, footReachMm(thing) * scale);
   const crown = ((thing.crownMm ?? 0) / 2) * scale;
   const widest = Math.max(foot, crown);
   const around = widest + thing.marginMm * scale;
-  const arm = foot * Math.SQRT1_2;
+  const arm = (ring ? Math.min(foot, (thing.footMm / 2) * scale) : foot) * Math.SQRT1_2;
+  const look = {
+    fill: daylight.sheet,
+    fillOpacity: 0.75,
+    stroke: ink,
+    strokeWidth: picked ? 2.2 : 1.3,
+    strokeDasharray: thing.raisedMm > 0 ? '2 2' : undefined,
+  };
   return (
     <>
       <circle cx={x} cy={y} r={Math.max(9, widest)} fill="transparent" />
       {crown > foot && (
         <circle cx={x} cy={y} r={crown} fill={daylight.moss} fillOpacity={0.2} stroke={ink} strokeDasharray="5 3" />
       )}
-      <circle
-        cx={x}
-        cy={y}
-        r={foot}
-        fill={daylight.sheet}
-        fillOpacity={0.75}
-        stroke={ink}
-        strokeWidth={picked ? 2.2 : 1.3}
-        strokeDasharray={thing.raisedMm > 0 ? '2 2' : undefined}
-      />
+      {ring ? <path d={linePath(ring, place, true)} {...look} /> : <circle cx={x} cy={y} r={foot} {...look} />}
       {thing.kind === 'figure' && <circle cx={x} cy={y} r={Math.max(1.2, foot * 0.35)} fill={ink} />}
       {thing.kind === 'held' && (
         <path

@@ -45,6 +45,7 @@ export function itemLabel(item: Item, report: PlanReport | null, mm: (value: num
     }
     case 'tree':
     case 'figure':
+    case 'vehicle':
     case 'held':
     case 'stood': {
       const top = report?.fit.things.find(({ id }) => id === item.id)?.topMm;

@@ -1,4 +1,4 @@
-import { baseSize, boundsOf, type PlanReport, type Project, runOf } from '@hosket/core';
+import { baseSize, boundsOf, footRing, type PlanReport, type Project, runOf } from '@hosket/core';
 import { useMemo } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
@@ -168,16 +168,23 @@ function blocksOf(project: Project, report: PlanReport, side: Side): Block[] {
     const read = report.fit.things.find(({ id }) => id === thing.id);
     if (!read) return [];
     const at = read.at[axis];
-    const block = (acrossMm: number, bottomMm: number, topMm: number): Block => ({
+    const block = (from: number, to: number, bottomMm: number, topMm: number): Block => ({
       id: thing.id,
       name: read.name,
-      from: at - acrossMm / 2,
-      to: at + acrossMm / 2,
+      from,
+      to,
       bottomMm,
       topMm,
     });
-    if (read.branchesMm === read.bottomMm) return [block(thing.footMm, read.bottomMm, read.topMm)];
-    return [block(thing.footMm, read.bottomMm, read.branchesMm), block(2 * read.reachMm, read.branchesMm, read.topMm)];
+    const ring = footRing(thing);
+    const box = ring && boundsOf(ring);
+    const [from, to] = box ? [box[axis], box[axis + 2]] : [at - thing.footMm / 2, at + thing.footMm / 2];
+    if (read.branchesMm === read.bottomMm) return [block(from, to, read.bottomMm, read.topMm)];
+    const { reachMm } = read;
+    return [
+      block(from, to, read.bottomMm, read.branchesMm),
+      block(at - reachMm, at + reachMm, read.branchesMm, read.topMm),
+    ];
   });
   const laid = project.laid.flatMap((thing): Block[] => {
     const read = report.laid.find(({ id }) => id === thing.id);

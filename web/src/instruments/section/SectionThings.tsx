@@ -1,5 +1,6 @@
 import {
   boundsOf,
+  footRing,
   type Item,
   insideRing,
   isClosed,
@@ -110,10 +111,14 @@ function coverOf(item: Item, report: PlanReport): ((at: Point, sample: SectionSa
   const stood = report.fit.things.find(({ id }) => id === item.id);
   if (stood && isThing(item)) {
     const [x, y] = item.points[0];
+    const foot = footRing(item);
     return (at, { alongMm }) => {
       const away = Math.hypot(at[0] - x, at[1] - y);
-      if (away <= item.footMm / 2) return { alongMm, bottomMm: stood.bottomMm, topMm: stood.topMm };
-      return away <= stood.reachMm ? { alongMm, bottomMm: stood.branchesMm, topMm: stood.topMm } : null;
+      if (foot ? insideRing(foot, ...at) : away <= item.footMm / 2)
+        return { alongMm, bottomMm: stood.bottomMm, topMm: stood.topMm };
+      return stood.branchesMm > stood.bottomMm && away <= stood.reachMm
+        ? { alongMm, bottomMm: stood.branchesMm, topMm: stood.topMm }
+        : null;
     };
   }
   if (laid)

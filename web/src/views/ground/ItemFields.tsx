@@ -8,8 +8,11 @@ import {
   heightsMeantAs,
   type Item,
   type ItemField,
+  isLaid,
   isPoint,
+  isThing,
   kindWords,
+  type Laid,
   type LandformReport,
   skinMmOf,
   type Thing,
@@ -18,6 +21,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
+import { FootprintFields } from './FootprintFields.tsx';
 
 /** The picked thing's few parameters. */
 export function ItemFields({ item, built }: { item: Item; built: LandformReport | undefined }) {
@@ -66,7 +70,8 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
         )}
         <HeightIs item={item} change={change} />
         {canGive(item) && <GiveFields give={'give' in item ? item.give : undefined} change={change} />}
-        {'raisedMm' in item && <UnderDeck item={item} change={change} />}
+        {isThing(item) && item.kind !== 'tree' && <FootprintFields thing={item} change={change} />}
+        {(isThing(item) || isLaid(item)) && <UnderDeck item={item} change={change} />}
         {item.kind === 'channel' && <FordFields item={item} change={change} />}
         {!isPoint(item) && (
           <TickField label="Curved through its points" value={item.smooth} onValue={(smooth) => change({ smooth })} />
@@ -76,9 +81,12 @@ export function ItemFields({ item, built }: { item: Item; built: LandformReport 
   );
 }
 
-/** Where a deck is over a thing: whether it stands on that, or below. */
-function UnderDeck({ item, change }: { item: Thing; change: (fields: { under: true | undefined }) => void }) {
-  const onDeck = usePlan((state) => state.report?.fit.things.find(({ id }) => id === item.id)?.deckId ?? null);
+/** Where a deck is over something: whether it stands on that, or below. */
+function UnderDeck({ item, change }: { item: Thing | Laid; change: (fields: { under: true | undefined }) => void }) {
+  const onDeck = usePlan(({ report }) => {
+    const reads = [...(report?.fit.things ?? []), ...(report?.laid ?? [])];
+    return reads.find(({ id }) => id === item.id)?.deckId ?? null;
+  });
   if (onDeck === null && !item.under) return null;
   return (
     <TickField
