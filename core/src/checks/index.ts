@@ -2,6 +2,7 @@ import { toEnd } from '../kernel/index.ts';
 import { overruledBy } from '../project/index.ts';
 import { type Finding, type PlanView, type Rule, severities } from './finding.ts';
 import { reasons } from './reasons.ts';
+import { bareStand } from './rules/bareStand.ts';
 import { belowTheBoard } from './rules/belowTheBoard.ts';
 import { benchAir } from './rules/benchAir.ts';
 import { bentSides } from './rules/bentSides.ts';
@@ -33,6 +34,7 @@ import { grassAfterStones } from './rules/grassAfterStones.ts';
 import { grassGlueSkins } from './rules/grassGlueSkins.ts';
 import { guessedGround } from './rules/guessedGround.ts';
 import { hardForTheTool } from './rules/hardForTheTool.ts';
+import { holesOut } from './rules/holesOut.ts';
 import { hooksTooLow } from './rules/hooksTooLow.ts';
 import { hotGlueOnFoam } from './rules/hotGlueOnFoam.ts';
 import { housesOffTheRoad } from './rules/housesOffTheRoad.ts';
@@ -126,6 +128,8 @@ const rules: readonly Rule[] = [
   unevenJoints,
   lowStoreys,
   bentSides,
+  bareStand,
+  holesOut,
   stackTooLow,
   stockShort,
   idleLayers,

@@ -93,6 +93,11 @@ export const reasons: Readonly<Record<string, string>> = {
   'sealed-wet': 'A seal shuts water in; what lies under it then dries through the foam, in weeks.',
   'solvent-on-bare-foam': 'Propellant and solvent of ordinary spray cans eat polystyrene wherever the seal has a gap.',
   'stock-runs-short': 'What runs out at the bench stops the evening; a colour mixed twice is two colours.',
+  'bows-without-a-board': 'Plaster and glue shrink as they dry and pull a bare slab hollow.',
+  'slab-hangs-far-over': 'Foam that nothing carries breaks along the edge of the board.',
+  'wave-under-the-ground': 'A slab is to lie whole on its board.',
+  'hole-misses-the-board': 'A hole through a board has to go through the board.',
+  'hole-comes-out': 'A bore from below that is not meant to be seen has to end inside.',
   'tips-over': 'A piece falls when its centre of gravity comes outside what it stands on.',
   'working-time-short': 'Paste that begins to set is lost, and what is spread of it does not hold.',
 };

@@ -21,7 +21,7 @@ interface GlueRead {
 
 /** Every glue on the joints of one stack, in the air of the bench; the layers stay where they are. */
 export function compareGlues(project: Project, layers: readonly (GluedLayer & { contactMm2: number })[]): GlueRead[] {
-  if (!layers.length) return [];
+  if (!layers.some(({ contactMm2 }) => contactMm2 > 0)) return [];
   return glues.map((glue): GlueRead => {
     const glued = { ...project, stacking: { ...project.stacking, glue } };
     const stage = gluing(glued, { layers });

@@ -48,7 +48,10 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
   const catalogue = catalogueOf(project.materials);
   const glue = glueOf(project.stacking.glue, catalogue);
   const { board } = project.base;
-  return layers.map((layer, k) => {
+  // Without a board nothing is glued under the lowest layer.
+  const first = board.material === 'none' ? 1 : 0;
+  return layers.slice(first).map((layer, n) => {
+    const k = n + first;
     const between = k === 0 ? 'board and layer 1' : `layers ${k} and ${k + 1}`;
     const drying = glue.drying;
     if (drying.kind === 'misted moisture' || drying.kind === 'flash') {
@@ -80,9 +83,10 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
     const above = layers.slice(k).map((_, n) => barrier(k + n));
     const boardBarrier: Barrier = {
       thicknessMm: board.thicknessMm,
-      mu: boardOf(board.material, catalogue).vapourResistance.likely,
+      mu: boardOf(board, catalogue).vapourResistance.likely,
     };
-    const below = board.airBelow ? [...layers.slice(0, k).map((_, n) => barrier(n)), boardBarrier] : null;
+    const under = board.material === 'none' ? [] : [boardBarrier];
+    const below = board.airBelow ? [...layers.slice(0, k).map((_, n) => barrier(n)), ...under] : null;
     const halfWidthMm = layer.outlineMm > 0 ? layer.areaMm2 / layer.outlineMm : 1000;
     const { spread } = glue.spreads[glue.spreads.length - 1];
     const { dry } = jointHours(

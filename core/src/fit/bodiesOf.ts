@@ -2,7 +2,7 @@ import { centroidOf, forEachCell, heightAt, ringArea } from '../geometry/index.t
 import type { Ground } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, PasteMap } from '../layers/index.ts';
 import { catalogueOf, stuffOf } from '../materials/index.ts';
-import { type Project, runOf } from '../project/index.ts';
+import { boardOutline, type Project, runOf, underMm } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import type { Body } from './balance.ts';
@@ -47,7 +47,7 @@ export function middlesOf(
   paste: PasteMap,
   zones: ZoneMap,
 ): Middles {
-  const board = project.base.board.thicknessMm;
+  const board = underMm(project.base);
   const across = grid.columns - 1;
   const foam = gather();
   const catalogue = catalogueOf(project.materials);
@@ -78,9 +78,9 @@ export function middlesOf(
     const tall = board + Math.max(0, heightAt(grid, x, y));
     sides.add(Math.hypot(bx - ax, by - ay) * tall, x, y, tall / 2);
   });
-  const [bx, by] = centroidOf(outline);
+  const [bx, by] = centroidOf(boardOutline(project.base) ?? outline);
   return {
-    board: [bx, by, board / 2],
+    board: [bx, by, board - project.base.board.thicknessMm / 2],
     foam: foam.middle(),
     skin: skin.middle(),
     zones: places.map(({ middle }) => middle()),
@@ -99,7 +99,7 @@ export function bodiesOf(
   mass: Mass,
 ): Body[] {
   const body = (massG: number, at: At | null): Body[] => (at && massG > 0 ? [{ massG, at }] : []);
-  const board = project.base.board.thicknessMm;
+  const board = underMm(project.base);
   return [
     ...body(mass.boardG.likely, middles.board),
     ...body(mass.foamG.likely + mass.glueG.likely, middles.foam),

@@ -1,5 +1,5 @@
-import type { Point, Ring } from '../geometry/index.ts';
-import { baseSize, type Project, tilesOf } from '../project/index.ts';
+import { boundsOf, type Point, type Ring } from '../geometry/index.ts';
+import { baseSize, footprintOf, type Project, tilesOf, underMm } from '../project/index.ts';
 import { placesOf, type ReadTile } from '../tiles/index.ts';
 import { type Body, boxOf, farthestFrom, type Part } from './bodies.ts';
 
@@ -51,7 +51,7 @@ export function roomOf(project: Project): Enclosure | null {
   const out = base.frame ? base.frame.widthMm - base.frame.lapMm : 0;
   const x0 = (set.x0 + set.x1 - box.widthMm) / 2;
   const y1 = box.backMm === null ? (set.y0 + set.y1 + box.depthMm) / 2 : set.y1 + out + box.backMm;
-  const floorMm = -base.board.thicknessMm - box.underMm - set.riseMm;
+  const floorMm = -underMm(base) - box.underMm - set.riseMm;
   return { x0, x1: x0 + box.widthMm, y0: y1 - box.depthMm, y1, floorMm, topMm: floorMm + box.heightMm };
 }
 
@@ -74,7 +74,7 @@ function ceilingOf(project: Project): number | null {
   const own = project.tile.place;
   const above = tiles
     .filter(({ place }) => own && place && place.column === own.column && place.row === own.row)
-    .map(({ place, base }) => ({ riseMm: place?.riseMm ?? 0, board: base.board.thicknessMm }))
+    .map(({ place, base }) => ({ riseMm: place?.riseMm ?? 0, board: underMm(base) }))
     .filter(({ riseMm }) => own && riseMm > own.riseMm)
     .sort((a, b) => a.riseMm - b.riseMm)[0];
   return own && above ? above.riseMm - above.board - own.riseMm : null;
@@ -83,30 +83,31 @@ function ceilingOf(project: Project): number | null {
 /** Less than this is not worth telling, mm. */
 const SLACK_MM = 0.05;
 
-/** The ground as a part: its outline from the board to its highest place, and the frame round it. */
-function groundPart(project: Project, outline: Ring, highestMm: number): Part {
-  const { frame } = project.base;
-  const out = frame ? Math.max(0, frame.widthMm - frame.lapMm) : 0;
-  const { widthMm, depthMm } = baseSize(project.base);
+/** The piece as a part: what it covers, from under its board to its highest place, and the frame round it. */
+function groundPart(project: Project, highestMm: number): Part {
+  const { base } = project;
+  const out = base.frame ? Math.max(0, base.frame.widthMm - base.frame.lapMm) : 0;
+  const covered = footprintOf(base);
+  const [x0, y0, x1, y1] = boundsOf(covered);
   const ring: Ring = out
     ? [
-        [-out, -out],
-        [widthMm + out, -out],
-        [widthMm + out, depthMm + out],
-        [-out, depthMm + out],
+        [x0 - out, y0 - out],
+        [x1 + out, y0 - out],
+        [x1 + out, y1 + out],
+        [x0 - out, y1 + out],
       ]
-    : outline;
-  return { kind: 'outline', ring, bottomMm: -project.base.board.thicknessMm, topMm: highestMm };
+    : covered;
+  return { kind: 'outline', ring, bottomMm: -underMm(project.base), topMm: highestMm };
 }
 
 /** What leaves the box or the circle that a turntable leaves clear, with margins; the worst first. */
-export function breachesOf(project: Project, bodies: readonly Body[], outline: Ring, highestMm: number): Breach[] {
+export function breachesOf(project: Project, bodies: readonly Body[], highestMm: number): Breach[] {
   const room = roomOf(project);
   const { swingMm } = project.envelope;
   const ceiling = ceilingOf(project);
   const { widthMm, depthMm } = baseSize(project.base);
   const pivot: Point = [widthMm / 2, depthMm / 2];
-  const ground = { id: null, name: 'The base', marginMm: 0, parts: [groundPart(project, outline, highestMm)] };
+  const ground = { id: null, name: 'The base', marginMm: 0, parts: [groundPart(project, highestMm)] };
   const breaches: Breach[] = [];
   for (const body of [ground, ...bodies]) {
     const over: Partial<Record<Breach['side'], number>> = {};

@@ -1,6 +1,6 @@
 import type { Ground, SpanRead } from '../ground/index.ts';
 import type { LaidRead } from '../layers/index.ts';
-import { type Face, facesOf, type Project } from '../project/index.ts';
+import { type Face, facesOf, type Project, underMm } from '../project/index.ts';
 import type { ReadTile } from '../tiles/index.ts';
 import { bodiesOf, type StoodThing, standThings } from './bodies.ts';
 import { type Breach, breachesOf, type Enclosure, roomOf, tallTiles } from './envelope.ts';
@@ -31,8 +31,8 @@ export function fitOf(
     things,
     room: roomOf(project),
     faces: facesOf(project),
-    breaches: [...breachesOf(project, bodies, ground.outline, ground.highestMm), ...tallTiles(project, set)],
+    breaches: [...breachesOf(project, bodies, ground.highestMm), ...tallTiles(project, set)],
     meetings: meetingsOf(bodies),
-    tallestMm: Math.max(ground.highestMm, ...tops) + project.base.board.thicknessMm,
+    tallestMm: Math.max(ground.highestMm, ...tops) + underMm(project.base),
   };
 }

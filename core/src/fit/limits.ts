@@ -1,4 +1,4 @@
-import { baseSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
+import { coveredSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import { grams, inWords, mm, type Said, sentence, type UnitSystem } from '../units/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
@@ -60,12 +60,10 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
     case 'by hand':
       return read(check.done ? true : null, check.done ? 'ticked by hand' : 'for you to judge');
     case 'footprint': {
-      const { widthMm: w, depthMm: d } = baseSize(project.base);
-      const frame = project.base.frame;
-      const out = frame ? 2 * Math.max(0, frame.widthMm - frame.lapMm) : 0;
-      const [long, short] = [Math.max(w, d) + out, Math.min(w, d) + out];
+      const { widthMm: w, depthMm: d } = coveredSize(project.base);
+      const [long, short] = [Math.max(w, d), Math.min(w, d)];
       const [most, least] = [Math.max(check.widthMm, check.depthMm), Math.min(check.widthMm, check.depthMm)];
-      return read(long <= most + 1e-6 && short <= least + 1e-6, `${mm(w + out)} by ${mm(d + out)}`);
+      return read(long <= most + 1e-6 && short <= least + 1e-6, `${mm(w)} by ${mm(d)}`);
     }
     case 'height':
       return read(reached.tallestMm <= check.mostMm + 1e-6, `${mm(reached.tallestMm)} tall with the board`);

@@ -21,6 +21,7 @@ import {
   type Terrain,
   type Tile,
 } from '../project/index.ts';
+import { bevel } from './bevel.ts';
 import { constraintsOf } from './constraints.ts';
 import { keepEdges } from './edges.ts';
 import { type Built, buildLandforms, buildOnto } from './forms/compose.ts';
@@ -162,6 +163,7 @@ export function shapedOn({ base, landforms, tile, profiles = [] }: Drawn, solved
   const edge = baseOutline(base);
   for (const form of landforms) buildOnto(grid, form, edge);
   if (tile) keepEdges(grid, base, tile, profiles);
+  if (base.bevelDegrees) bevel(grid, edge, base.bevelDegrees);
   return grid;
 }
 
@@ -171,6 +173,7 @@ export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefin
   const outline = baseOutline(drawn.base);
   const built = yield* buildLandforms(grid, drawn.landforms, outline);
   if (drawn.tile) keepEdges(grid, drawn.base, drawn.tile, drawn.profiles ?? []);
+  if (drawn.base.bevelDegrees) bevel(grid, outline, drawn.base.bevelDegrees);
   return measureGround(outline, grid, built, guessedNodes(solved, grid));
 }
 

@@ -3,6 +3,7 @@
  * cut-outs is the foam left.
  */
 import {
+  clipRings,
   cutRings,
   type Grid,
   meetRings,
@@ -13,8 +14,8 @@ import {
   ringsOf,
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import type { Project, School } from '../project/index.ts';
-import { type StackModel, type Step, type StockClass, type Totals, totalsOf } from '../stack/index.ts';
+import { type Base, boardOutline, type Project, type School } from '../project/index.ts';
+import { lineOn, type StackModel, type Step, type StockClass, type Totals, totalsOf } from '../stack/index.ts';
 import type { AreaMap } from './areas.ts';
 import { dowelsBetween } from './dowels.ts';
 import { footprintsOf } from './footprints.ts';
@@ -98,7 +99,7 @@ export interface Land {
   levels: readonly LevelPlace[];
 }
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest'>;
+type Shed = Pick<Project, 'base' | 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest'>;
 
 /** Everything that is to be measured on a stack: outlines, cut-outs, rooms, volumes, paste, levels. Yields between layers. */
 export function* layerPlan(
@@ -125,7 +126,7 @@ export function* layerPlan(
     massG.likely += (layer.foamLeftMl * shares) / 1000;
     massG.high += (layer.foamLeftMl * shares * high) / 1000;
   });
-  const glueLineMl = sum(({ areaMm2 }) => (areaMm2 * model.glueLineMm) / 1000);
+  const glueLineMl = sum(({ areaMm2, fromMm }) => (areaMm2 * lineOn(model, fromMm)) / 1000);
   return {
     school,
     layers,
@@ -145,6 +146,16 @@ export function* layerPlan(
     levels: levelsOf(land.levels, project.stack.onJoint, steps, model.stock, project.sheets),
     sheetsUsed: takenFrom(project, model.stock, totals.usedMm2),
   };
+}
+
+/** Where the lowest layer touches the board, mm2: not where it hangs over, nor over holes. */
+function onBoard(base: Base, pieces: readonly Polygon[]): number {
+  const board = boardOutline(base);
+  if (!board) return 0;
+  const { beyondMm = 0, holes = [], wave } = base.board;
+  const touches = beyondMm < 0 || wave ? nestRings(clipRings(ringsOf(pieces), board)) : pieces;
+  const over = holes.reduce((sum, { acrossMm }) => sum + (Math.PI / 4) * acrossMm ** 2, 0);
+  return Math.max(0, areaOf(touches) - over);
 }
 
 /** Mean density of what a layer is cut from, kg/m3: by the area that each kind gives. */
@@ -212,7 +223,7 @@ function* layersOf(
       outlineAtMm: step.outlineAtMm,
       areaMm2,
       cutMl,
-      contactMm2: areaOf(k ? touching(kept[k - 1], pieces) : pieces),
+      contactMm2: k ? areaOf(touching(kept[k - 1], pieces)) : onBoard(project.base, pieces),
       outlineMm: pieces.reduce((length, piece) => length + polygonOutline(piece), 0),
       carveMl: netCarveMl,
       hollowMl: asked[k].some(({ works }) => works.length) ? Math.max(0, cutMl - netCarveMl - foamLeftMl) : 0,

@@ -26,9 +26,9 @@ export interface Recess {
 /** A window reaches this many nodes beyond what it holds, so that outlines close within it. */
 const RIM = 2;
 
-/** The rooms in a ground: its voids, and its laid-in things as they stand. */
+/** The rooms in a ground: its voids, its laid-in things as they stand, and the holes that come up through its board. */
 export function roomsOf(
-  { voids, laid }: Pick<Project, 'voids' | 'laid'>,
+  { voids, laid, base }: Pick<Project, 'voids' | 'laid' | 'base'>,
   ground: Ground,
   reads: readonly LaidPlace[],
 ): Recess[] {
@@ -43,7 +43,19 @@ export function roomsOf(
     const ring = runOf(thing);
     return [roomOn(ground.grid, thing, 0, boundsOf(ring), standing(ring, read))];
   });
-  return [...hollows, ...things].filter(({ inside }) => inside.some((mm) => mm > 0));
+  const holes = (base.board.holes ?? [])
+    .filter(({ upMm }) => upMm > 0)
+    .map(({ id, at, acrossMm, upMm }) => {
+      const half = acrossMm / 2;
+      const box = [at[0] - half, at[1] - half, at[0] + half, at[1] + half] as const;
+      const within = (x: number, y: number): Within => ({
+        insideMm: half - Math.hypot(x - at[0], y - at[1]),
+        floorMm: 0,
+        roofMm: upMm,
+      });
+      return roomOn(ground.grid, { id, kind: 'cable' }, acrossMm, box, within);
+    });
+  return [...hollows, ...things, ...holes].filter(({ inside }) => inside.some((mm) => mm > 0));
 }
 
 function standing(ring: Ring, { undersideMm, topMm }: LaidPlace): (x: number, y: number) => Within {
@@ -56,7 +68,7 @@ function standing(ring: Ring, { undersideMm, topMm }: LaidPlace): (x: number, y:
 
 function roomOn(
   { columns: across, rows: deep, cellMm, originMm }: Grid,
-  item: Void | Laid,
+  item: Pick<Void | Laid, 'id' | 'kind'>,
   boreMm: number,
   [x0, y0, x1, y1]: readonly [number, number, number, number],
   within: (x: number, y: number) => Within,

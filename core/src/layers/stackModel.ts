@@ -83,7 +83,7 @@ export function stackGround(
 
 type Shed = Pick<
   Project,
-  'heights' | 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' | 'materials' | 'recipes' | 'surface'
+  'heights' | 'base' | 'sheets' | 'offcuts' | 'stacking' | 'stack' | 'nest' | 'materials' | 'recipes' | 'surface'
 >;
 
 /** A step that is usually worth a sheet, mm. */
@@ -112,6 +112,7 @@ export function modelFor(project: Shed, ground: StackGround, school: School): St
     options: optionsOf(pools, stacking.wire),
     wire: stacking.wire,
     glueLineMm: toStep(glueLineMmOf(project)),
+    boardless: project.base.board.material === 'none',
     leastStepMm: stacking.leastStepMm,
     mostFillMm: mostFillMm(stacking.leastStepMm, catalogue.need(paste, 'mostPerCoatMm').high),
     pins: ground.levels

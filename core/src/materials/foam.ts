@@ -1,4 +1,4 @@
-import type { Coefficient } from '../units/index.ts';
+import { type Coefficient, exactly } from '../units/index.ts';
 import type { Catalogue } from './catalogue.ts';
 import { coefficient } from './source.ts';
 
@@ -80,11 +80,35 @@ const extrudedT1 = (nominalMm: number): Tolerance => ({
   plusMm: nominalMm < 50 ? 2 : nominalMm <= 120 ? 3 : 6,
 });
 
-/** The name of a baseboard in the catalogue. */
-const boardId = (material: string) => (material === 'cork' ? 'cork board' : material);
+/** Boards that the catalogue knows by another name, since a sheet has theirs. */
+const boardNames: Readonly<Record<string, string>> = {
+  cork: 'cork board',
+  card: 'card board',
+  acrylic: 'acrylic sheet',
+  other: 'other board',
+};
+/** Nothing weighs nothing and holds no damp back. */
+const nothing: Coefficient = {
+  name: 'no board',
+  low: 0,
+  likely: 0,
+  high: 0,
+  unit: 'kg/m3',
+  source: { kind: 'yours', confidence: 'A', note: 'nothing there' },
+};
 
-/** Density and vapour resistance of a baseboard. */
-export const boardOf = (material: string, catalogue: Catalogue): Omit<Foam, 'label'> => ({
-  density: catalogue.need(boardId(material), 'densityKgM3'),
-  vapourResistance: catalogue.need(boardId(material), 'vapourResistance'),
-});
+/** Density and vapour resistance of a baseboard; the builder's own density where it has one. */
+export function boardOf(
+  { material, densityKgL }: { material: string; densityKgL?: number },
+  catalogue: Catalogue,
+): Omit<Foam, 'label'> {
+  if (material === 'none') return { density: nothing, vapourResistance: { ...nothing, unit: '' } };
+  const id = boardNames[material] ?? material;
+  const density = catalogue.need(id, 'densityKgM3');
+  return {
+    density: densityKgL
+      ? { ...density, ...exactly(1000 * densityKgL), source: { kind: 'yours', confidence: 'B', note: 'of this board' } }
+      : density,
+    vapourResistance: catalogue.need(id, 'vapourResistance'),
+  };
+}

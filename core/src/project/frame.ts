@@ -1,5 +1,6 @@
 import { lineLength } from '../geometry/index.ts';
 import { baseOutline } from './base.ts';
+import { movedOut } from './board.ts';
 import type { Base } from './schemas/baseSchema.ts';
 
 /** One straight strip of a frame: its long and short edge, and what the saw is set to at each end (0 is square across). */
@@ -26,7 +27,8 @@ export interface FrameCut {
 export function frameOf(base: Base): FrameCut | null {
   const { frame, shape } = base;
   if (!frame) return null;
-  const ring = baseOutline(base);
+  // Round the board, where it stands out; a wave is not framed.
+  const ring = movedOut(baseOutline(base), base.board.material === 'none' ? 0 : Math.max(0, base.board.beyondMm ?? 0));
   const outside = frame.widthMm - frame.lapMm;
   if (shape.kind === 'round' || shape.kind === 'oval') {
     const middle = outside - frame.widthMm / 2;

@@ -1,5 +1,6 @@
 export * from './base.ts';
 export * from './benches.ts';
+export * from './board.ts';
 export * from './boxFaces.ts';
 export { sheetsCutUp } from './cutting.ts';
 export * from './edits/cuttingEdits.ts';

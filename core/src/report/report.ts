@@ -34,7 +34,7 @@ import {
   type Target,
   type ZonePaste,
 } from '../layers/index.ts';
-import { frameOf, type Landform, nameOf, type Project, sheetsWorth } from '../project/index.ts';
+import { frameOf, holeName, type Landform, nameOf, type Project, sheetsWorth, standsOn } from '../project/index.ts';
 import type { Worn } from '../recipes/index.ts';
 import { handOf, optionFor, sameOption } from '../stack/index.ts';
 import { breakdownOf, needsOf, shoppingOf } from '../stores/index.ts';
@@ -99,7 +99,7 @@ export function* reportOf(
   const mass = massOf(project, surface.planMm2, chosen.plan, laid, chosen.takeoff);
   const balance = balanceOf(
     project.support,
-    ground.outline,
+    standsOn(project.base),
     bodiesOf(project, land.middles, zones, laid, fit.things, chosen.takeoff, mass),
   );
   const shopping = shoppingOf(project, needsOf(project, chosen.takeoff, dayOfSteps(project, chosen.days)));
@@ -311,7 +311,7 @@ const layersAnew = (layers: LayerPlan['layers']) =>
 function named(project: Project, { layers, levels }: LayerPlan): Pick<SchoolReport, 'layers' | 'levels'> {
   const nameOfRoom = (id: string) => {
     const room = [...project.voids, ...project.laid].find((one) => one.id === id);
-    return room ? nameOf(room) : id;
+    return room ? nameOf(room) : (holeName(project.base, id) ?? id);
   };
   return {
     layers: layersWritten(layers).map((layer) => ({

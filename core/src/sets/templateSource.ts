@@ -1,7 +1,7 @@
 import { footprints, type Grid, gridOver, type Ring, ringsOf, sampleFormula } from '../geometry/index.ts';
 import { voidShape } from '../ground/index.ts';
 import { sayRoomWork } from '../layers/index.ts';
-import { type Project, runOf, type Void } from '../project/index.ts';
+import { discOf, holeName, type Project, runOf, type Void } from '../project/index.ts';
 import type { PlanReport } from '../report/index.ts';
 import type { TemplateSource } from '../templates/index.ts';
 
@@ -31,6 +31,13 @@ export function templateSource(project: Project, report: PlanReport, ground: Gri
         layers: layersOf(thing.id),
         rings: [runOf(thing)],
       })),
+      ...(project.base.board.holes ?? [])
+        .filter(({ upMm }) => upMm > 0)
+        .map(({ id, at, acrossMm }) => ({
+          name: holeName(project.base, id) ?? id,
+          layers: layersOf(id),
+          rings: [discOf(at, acrossMm)],
+        })),
     ],
   };
 }

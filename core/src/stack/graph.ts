@@ -3,7 +3,7 @@
  */
 import { LEVEL_STEP_MM } from '../geometry/index.ts';
 import { atBoard, type Give, giveOf, noGive, type Settled } from './give.ts';
-import { type End, endAt, layOn, type StackModel, type Step } from './model.ts';
+import { type End, endAt, layOn, lineOn, type StackModel, type Step } from './model.ts';
 import { type Option, sliceOf } from './stock.ts';
 
 /**
@@ -46,7 +46,7 @@ function nodesOf(model: StackModel, pinned: readonly Pinned[]): Node[] {
   const held = pinned.map(({ option, fromMm }) => ({
     option,
     fromMm,
-    toMm: fromMm + model.glueLineMm + option.thicknessMm,
+    toMm: fromMm + lineOn(model, fromMm) + option.thicknessMm,
   }));
   const optionsAt = (heightMm: number): Option[] => [
     ...model.options,
@@ -68,7 +68,7 @@ function nodesOf(model: StackModel, pinned: readonly Pinned[]): Node[] {
     for (const here of states.values()) {
       const edges: Node['edges'] = [];
       for (const option of options) {
-        const bottomMm = heightMm + model.glueLineMm;
+        const bottomMm = heightMm + lineOn(model, heightMm);
         const topMm = bottomMm + option.thicknessMm;
         const needMm = Math.max(topMm, bottomMm + model.leastStepMm);
         for (const { carried, next, moves, moveMin } of give.settle(here.settled, heightMm, topMm, needMm)) {
@@ -107,7 +107,8 @@ function giveIn(model: StackModel, optionsAt: (heightMm: number) => Option[]): G
     if (!reached[key]) continue;
     const heightMm = key * LEVEL_STEP_MM;
     joints.push(heightMm);
-    for (const { thicknessMm } of optionsAt(heightMm)) reached[keyOf(heightMm + model.glueLineMm + thicknessMm)] = 1;
+    for (const { thicknessMm } of optionsAt(heightMm))
+      reached[keyOf(heightMm + lineOn(model, heightMm) + thicknessMm)] = 1;
   }
   return giveOf(model, joints, comesTo(model));
 }
@@ -118,7 +119,10 @@ function comesTo(model: StackModel): (fromMm: number, toMm: number) => boolean {
   rises[0] = 1;
   for (let rise = 0; rise < rises.length; rise++)
     if (rises[rise])
-      for (const { thicknessMm } of model.options) rises[rise + keyOf(model.glueLineMm + thicknessMm)] = 1;
+      for (const { thicknessMm } of model.options) {
+        rises[rise + keyOf(model.glueLineMm + thicknessMm)] = 1;
+        if (rise === 0) rises[keyOf(lineOn(model, 0) + thicknessMm)] = 1;
+      }
   return (fromMm, toMm) => {
     const rise = keyOf(toMm - fromMm);
     return rise >= 0 && (model.wire !== null || rises[rise] === 1);
@@ -135,14 +139,11 @@ function stepsTo({ highestMm, glueLineMm, stock, levels }: StackModel): number {
 }
 
 /** Slices that bring the next joint onto a height, from every pool that the wire can slice so. */
-function landingSlices(
-  { stock: pools, wire, glueLineMm }: StackModel,
-  fromMm: number,
-  landings: readonly number[],
-): Option[] {
+function landingSlices(model: StackModel, fromMm: number, landings: readonly number[]): Option[] {
+  const { stock: pools, wire } = model;
   if (!wire) return [];
   return landings.flatMap((heightMm) => {
-    const sliceMm = heightMm - fromMm - glueLineMm;
+    const sliceMm = heightMm - fromMm - lineOn(model, fromMm);
     if (sliceMm < wire.thinnestMm) return [];
     return pools.flatMap((pool, k) => sliceOf(pool, k, sliceMm, wire) ?? []);
   });

@@ -26,6 +26,8 @@ export interface StackModel {
   options: readonly Option[];
   wire: Wire | null;
   glueLineMm: number;
+  /** Nothing is under the lowest layer, and no glue. */
+  boardless: boolean;
   /** Another sheet is laid only where at least this much height is left. */
   leastStepMm: number;
   /** No more than this is left to paste above the last layer, when the sheets allow it. */
@@ -135,13 +137,17 @@ function endsOn(curve: Hypsometry, jointMm: number, carried: Carried | null): bo
   return reached - areaAboveMoved(carried, curve, jointMm + LEVEL_STEP_MM) > FLAT_SHARE * reached;
 }
 
+/** The glue line over a joint at `fromMm`: none where nothing is under it. */
+export const lineOn = ({ glueLineMm, boardless }: StackModel, fromMm: number): number =>
+  boardless && fromMm < LEVEL_STEP_MM / 2 ? 0 : glueLineMm;
+
 /**
  * One layer by an option on a joint at `fromMm`. With A and V an area's plan area and volume above a height, c its outline's height:
  * carve = A(c)(top - c) - (V(c) - V(top)); fill = V(from) - V(c) - A(c)(c - from); added up over the areas. Null when nothing worth cutting reaches it,
  * or when some of it could be cut from none of the option's pools. `carried`: where the target's heights lie now, as far as this layer reaches.
  */
 export function layOn(model: StackModel, option: Option, fromMm: number, carried: Carried | null = null): Step | null {
-  const bottomMm = fromMm + model.glueLineMm;
+  const bottomMm = fromMm + lineOn(model, fromMm);
   const topOfAllMm = carried ? heightNow(carried, model.highestMm) : model.highestMm;
   if (topOfAllMm - bottomMm < Math.max(model.leastStepMm, 1e-9)) return null;
   const { thicknessMm, pools } = option;

@@ -78,8 +78,9 @@ function ranked(
 /** The lightest board of the same thickness. */
 function lighterBoard({ base, materials }: Project, breakdown: readonly PartRead[]): Advice['instead'] {
   const catalogue = catalogueOf(materials);
+  if (base.board.material === 'none') return null;
   const now = breakdown.find(({ part }) => part === 'board')?.massG.likely ?? 0;
-  const density = boardOf(base.board.material, catalogue).density.likely;
+  const density = boardOf(base.board, catalogue).density.likely;
   const boards = catalogue.materials.filter(({ form }) => form === 'board');
   const lightest = boards.reduce<{ what: string; saves: number } | null>((best, { id, name }) => {
     const other = catalogue.figure(id, 'densityKgM3')?.likely ?? density;

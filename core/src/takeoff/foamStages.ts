@@ -77,7 +77,7 @@ export function gluing(project: Project, plan: { layers: readonly { contactMm2: 
       (areaMm2 * share) / 1e6,
       share < 1 ? 'joint area x its part x spread' : 'joint area x spread',
       [
-        cm2('joints, board included', areaMm2),
+        cm2(project.base.board.material === 'none' ? 'joints' : 'joints, board included', areaMm2),
         ...(share < 1 ? [{ name: 'its part of a joint', value: 100 * share, unit: '%' }] : []),
       ],
       [times(spread)],

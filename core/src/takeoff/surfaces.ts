@@ -1,7 +1,7 @@
-import { heightAt } from '../geometry/index.ts';
+import { heightAt, lineLength } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { PasteMap } from '../layers/index.ts';
-import { facesOf, type Project, recipeOf } from '../project/index.ts';
+import { boardOutline, facesOf, type Project, recipeOf } from '../project/index.ts';
 import type { Worn } from '../recipes/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import type { WornSurface } from './wornSurface.ts';
@@ -84,9 +84,12 @@ function sidesOf(project: Project, { outline, grid }: Ground): { trueMm2: number
     for (let n = 0; n < parts; n++) {
       const t = (n + 0.5) / parts;
       const height = Math.max(0, heightAt(grid, ax + t * (bx - ax), ay + t * (by - ay)));
-      area += ((height + project.base.board.thicknessMm) * side) / parts;
+      area += (height * side) / parts;
     }
     length += side;
   }
-  return { trueMm2: area, lengthM: length / 1000 };
+  // The board's own edge may run another way.
+  const board = boardOutline(project.base);
+  const boardMm = board ? lineLength([...board, board[0]], false) : 0;
+  return { trueMm2: area + boardMm * project.base.board.thicknessMm, lengthM: Math.max(length, boardMm) / 1000 };
 }

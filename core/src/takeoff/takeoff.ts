@@ -39,12 +39,22 @@ export function takeoffOf(
   const carved = carving(plan);
   const fitted = fitting(project);
   const foam = plan.layers.length
-    ? [cutting(project, plan, cut), gluing(project, plan), ...(carved ? [carved] : []), ...(fitted ? [fitted] : [])]
+    ? [
+        cutting(project, plan, cut),
+        ...(isGlued(plan) ? [gluing(project, plan)] : []),
+        ...(carved ? [carved] : []),
+        ...(fitted ? [fitted] : []),
+      ]
     : [];
   const stages = [...foam, ...above];
   const there = new Set(stages.map(({ id }) => id));
   return stages.map((stage) => ({
     ...atPace(stage, pace, skill),
-    after: stage.after.filter(({ id }) => there.has(id)),
+    after: stage.after
+      .map((before) => (before.id === 'glue' && !there.has('glue') ? { ...before, id: 'cut' } : before))
+      .filter(({ id }) => there.has(id)),
   }));
 }
+
+/** One layer without a board under it lies on nothing: what waits for its joint waits for its cutting. */
+const isGlued = ({ layers }: LayerPlan): boolean => layers.some(({ contactMm2 }) => contactMm2 > 0);

@@ -40,7 +40,7 @@ export interface Words {
 
 /** A drawing at full size (or at `scale`), larger than a page or not. */
 export interface Drawing {
-  kind: 'pieces' | 'profiles' | 'contours' | 'guide';
+  kind: 'pieces' | 'profiles' | 'contours' | 'guide' | 'board';
   title: string;
   /** Printed small under the title. */
   note: string;

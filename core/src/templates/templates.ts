@@ -1,12 +1,13 @@
 import { boundsOf, type Point, type Polygon, ringsOf } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
+import { boardDrawing } from './board.ts';
 import { type Drawing, inLines, NOTES_APART, type Page, ringAround, type Stroke, type Words } from './page.ts';
 import { pieceDrawing, roomiest } from './pieceDrawings.ts';
 import { contourDrawing, profileDrawings } from './profiles.ts';
 import type { TemplateLayer, TemplateSource } from './source.ts';
 import { pagesOf, partingOf, roomOn } from './tile.ts';
 
-export const templateKinds = ['pieces', 'guide', 'contours', 'profiles'] as const;
+export const templateKinds = ['pieces', 'guide', 'contours', 'profiles', 'board'] as const;
 export type TemplateKind = (typeof templateKinds)[number];
 
 /** Between small pieces that share a page, mm. */
@@ -25,6 +26,8 @@ export function templatePages(project: Project, source: TemplateSource, kinds: r
     );
   if (kinds.includes('contours')) drawings.push(contourDrawing(source));
   if (kinds.includes('profiles')) drawings.push(...profileDrawings(project, source));
+  const board = kinds.includes('board') ? boardDrawing(project) : null;
+  if (board) drawings.push(board);
   return drawings.flatMap((drawing) => pagesOf(drawing, project.paper));
 }
 

@@ -29,6 +29,7 @@ export const modelOf = (
   options: optionsOf(pools, change.wire ?? null),
   wire: null,
   glueLineMm: 0.1,
+  boardless: false,
   leastStepMm: 3,
   mostFillMm: 15,
   pins: [],

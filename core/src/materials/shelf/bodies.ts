@@ -80,6 +80,39 @@ export const boards = shelf('board', 'B', 'trade', [
     name: 'Foam-cored card, as a board',
     values: { densityKgM3: [60, 90, 140], vapourResistance: [30, 60, 120, 'C', 'memory'] },
   },
+  {
+    id: 'card board',
+    packs: [[1, 'each']],
+    name: 'Card, as a board',
+    values: { densityKgM3: [600, 700, 850, 'B', 'memory'], vapourResistance: [20, 50, 100, 'C', 'memory'] },
+  },
+  {
+    id: 'solid wood',
+    packs: [[1, 'each']],
+    name: 'Solid wood',
+    values: { densityKgM3: [400, 550, 750, 'B', 'memory'], vapourResistance: [20, 50, 200, 'C', 'memory'] },
+    use: 'Plinths; it moves across its grain with the damp.',
+  },
+  {
+    id: 'acrylic sheet',
+    packs: [[1, 'each']],
+    name: 'Acrylic sheet',
+    values: { densityKgM3: [1170, 1190, 1200, 'B', 'memory'], vapourResistance: [5000, 10000, 50000, 'C', 'memory'] },
+  },
+  {
+    id: 'cast plaster',
+    packs: [[1, 'each']],
+    name: 'Cast plaster, as a base',
+    values: { densityKgM3: [900, 1100, 1400, 'B', 'memory'], vapourResistance: [6, 10, 15, 'B', 'memory'] },
+    use: 'Heavy and rigid; dry it through before anything is glued on it.',
+  },
+  {
+    id: 'other board',
+    packs: [[1, 'each']],
+    name: 'Another board',
+    values: { densityKgM3: [300, 700, 1500, 'C'], vapourResistance: [10, 50, 200, 'C'] },
+    use: 'Put in its density.',
+  },
 ]);
 
 export const laidIn = shelf('laid', 'C', 'memory', [

@@ -9,7 +9,7 @@ import { offerModelPicture } from '../handling/picture.ts';
 import { useSize } from '../handling/useSize.ts';
 import { useSectionLine } from '../section/sectionLine.ts';
 import { defaultLook, type Look, ModelTools } from './ModelTools.tsx';
-import { hollowPieces, layerPieces, type Piece, plate, thingPieces } from './pieces.ts';
+import { hollowPieces, layerPieces, type Piece, standPieces, thingPieces } from './pieces.ts';
 import { createStage, type Stage } from './stage.ts';
 import { skirtGeometry, terrainGeometry } from './terrain.ts';
 
@@ -104,9 +104,7 @@ function piecesOf(
   const outline = baseOutline(project.base);
   const layers = chosenSchool(report).layers;
   const lift = pulled ? pulled * (layers.length + 1) : 0;
-  const pieces: Piece[] = [
-    { geometry: plate(outline, [], -project.base.board.thicknessMm, 0, depthMm), colour: modelColours.board },
-  ];
+  const pieces: Piece[] = standPieces(project.base, depthMm);
   if (pulled > 0 || show === 'sheets') pieces.push(...layerPieces(layers, pulled, picked, depthMm));
   if (show !== 'sheets') {
     const through = show === 'through';

@@ -1,5 +1,9 @@
 import {
+  baseOutline,
   baseSize,
+  boardOutline,
+  discOf,
+  feetPlaces,
   footRing,
   type Item,
   isClosed,
@@ -59,6 +63,26 @@ export const plate = (
     depthMm,
     fromMm,
   );
+
+/** What the ground stands on: the board with its holes, a bottom panel, feet. */
+export function standPieces(base: Project['base'], depthMm: number): Piece[] {
+  const { board, frame, feet } = base;
+  const outline = boardOutline(base);
+  const colour = modelColours.board;
+  const holes = (board.holes ?? []).map(({ at, acrossMm }) => discOf(at, acrossMm));
+  const bottomMm = frame?.bottomMm ?? 0;
+  const underside = -board.thicknessMm - bottomMm;
+  return [
+    ...(outline ? [{ geometry: plate(outline, holes, -board.thicknessMm, 0, depthMm), colour }] : []),
+    ...(bottomMm ? [{ geometry: plate(baseOutline(base), [], underside, -board.thicknessMm, depthMm), colour }] : []),
+    ...(feet
+      ? feetPlaces(base).map((at) => ({
+          geometry: plate(discOf(at, feet.acrossMm), [], underside - feet.heightMm, underside, depthMm),
+          colour: modelColours.trunk,
+        }))
+      : []),
+  ];
+}
 
 /** Sheets as they are cut, each lifted by its place in the stack times `apartMm`; the picked one stands out. */
 export const layerPieces = (

@@ -1,4 +1,4 @@
-import { baseSize, boundsOf, footRing, type PlanReport, type Project, runOf } from '@hosket/core';
+import { baseSize, boundsOf, footprintOf, footRing, type PlanReport, type Project, runOf, underMm } from '@hosket/core';
 import { useMemo } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
@@ -51,12 +51,14 @@ function View({ side, project, report, fields }: ViewProps) {
   const { widthMm, depthMm } = baseSize(project.base);
   const length = side === 'front' ? widthMm : depthMm;
   const blocks = [...otherTiles(project, report, side), ...blocksOf(project, report, side)];
-  const board = project.base.board.thicknessMm;
+  const under = underMm(project.base);
+  const covers = boundsOf(footprintOf(project.base));
+  const [boardFrom, boardTo] = side === 'front' ? [covers[0], covers[2]] : [covers[1], covers[3]];
   const walls = room && (side === 'front' ? [room.x0, room.x1] : [room.y0, room.y1]);
-  const left = Math.min(0, walls?.[0] ?? 0, ...blocks.map(({ from }) => from));
-  const right = Math.max(length, walls?.[1] ?? 0, ...blocks.map(({ to }) => to));
+  const left = Math.min(0, boardFrom, walls?.[0] ?? 0, ...blocks.map(({ from }) => from));
+  const right = Math.max(length, boardTo, walls?.[1] ?? 0, ...blocks.map(({ to }) => to));
   const top = Math.max(20, report.ground.highestMm, room?.topMm ?? 0, ...blocks.map(({ topMm }) => topMm));
-  const floor = Math.min(-board, room?.floorMm ?? 0, ...blocks.map(({ bottomMm }) => bottomMm));
+  const floor = Math.min(-under, room?.floorMm ?? 0, ...blocks.map(({ bottomMm }) => bottomMm));
   const scale = Math.min((WIDTH - 2 * PAD) / (right - left), (HEIGHT - 2 * PAD) / (top - floor));
   const x = (mm: number) => PAD + (mm - left) * scale;
   const y = (mm: number) => PAD + (top - mm) * scale;
@@ -83,7 +85,13 @@ function View({ side, project, report, fields }: ViewProps) {
             <path d="M0 0V5" stroke="var(--plum)" strokeWidth="2" />
           </pattern>
         </defs>
-        <rect x={x(0)} y={y(0)} width={length * scale} height={Math.max(1.5, board * scale)} fill="var(--board)" />
+        <rect
+          x={x(boardFrom)}
+          y={y(0)}
+          width={(boardTo - boardFrom) * scale}
+          height={Math.max(1.5, under * scale)}
+          fill="var(--board)"
+        />
         <Blocks
           blocks={blocks.filter(({ id }) => !isBlamed(id))}
           x={x}
@@ -150,13 +158,13 @@ function otherTiles(project: Project, { set }: PlanReport, side: Side): Block[] 
     .map((tile) => {
       const from = side === 'front' ? tile.xMm - own.xMm : tile.yMm - own.yMm;
       const rise = tile.riseMm - own.riseMm;
-      const board = project.tiles.find(({ id }) => id === tile.id)?.base.board.thicknessMm ?? 0;
+      const base = project.tiles.find(({ id }) => id === tile.id)?.base;
       return {
         id: tile.id,
         name: tile.name,
         from,
         to: from + (side === 'front' ? tile.widthMm : tile.depthMm),
-        bottomMm: rise - board,
+        bottomMm: rise - (base ? underMm(base) : 0),
         topMm: rise + tile.tallestMm,
       };
     });

@@ -139,13 +139,15 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
               </text>
             </g>
           ))}
-          <rect
-            x={PAD.left}
-            y={up(0)}
-            width={length * scale}
-            height={Math.max(2, boardMm * scale * stretch)}
-            fill="var(--board)"
-          />
+          {boardMm > 0 && (
+            <rect
+              x={PAD.left}
+              y={up(0)}
+              width={length * scale}
+              height={Math.max(2, boardMm * scale * stretch)}
+              fill="var(--board)"
+            />
+          )}
           {paths.foam.map(({ layer, path }) => (
             <path
               key={layer}

@@ -15,7 +15,7 @@ import {
 } from '@hosket/core';
 import { useState } from 'react';
 import { edit } from '../../store/projectStore.ts';
-import { ChoiceField, MeasureField, NumberField, TickField } from '../../ui/Field.tsx';
+import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
 
 const kindWords: Record<BaseShape['kind'], string> = {
   rectangle: 'rectangle',
@@ -172,6 +172,15 @@ function Frame({ project }: { project: Project }) {
             value={frame.lapMm}
             {...fieldLimits('base.frame.lapMm')}
             onValue={(lapMm) => change({ ...frame, lapMm })}
+          />
+          <MeasureOrNoneField
+            label="Bottom panel under the board"
+            none="open below"
+            value={frame.bottomMm ?? null}
+            {...fieldLimits('base.frame.bottomMm')}
+            least={0.5}
+            now={null}
+            onValue={(bottomMm) => change({ ...frame, bottomMm: bottomMm ?? undefined })}
           />
         </div>
       )}

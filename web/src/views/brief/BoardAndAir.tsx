@@ -1,6 +1,8 @@
-import { boards, fieldLimits, type Project } from '@hosket/core';
+import { boardAreaMm2, boardOfKind, boards, fieldLimits, type Project, underMm } from '@hosket/core';
 import { edit } from '../../store/projectStore.ts';
-import { ChoiceField, MeasureField, NumberField, TickField } from '../../ui/Field.tsx';
+import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
+import { useSay } from '../../ui/Figures.tsx';
+import { BoardHoles } from './BoardHoles.tsx';
 
 export function Air({ project }: { project: Project }) {
   const { air } = project;
@@ -37,32 +39,129 @@ export function Air({ project }: { project: Project }) {
 }
 
 export function Board({ project }: { project: Project }) {
-  const { board } = project.base;
+  const { base } = project;
+  const { board } = base;
+  const say = useSay();
+  const to = (next: Partial<Project['base']>) => edit((p) => ({ ...p, base: { ...p.base, ...next } }));
   const change = (next: Partial<Project['base']['board']>) =>
     edit((p) => ({ ...p, base: { ...p.base, board: { ...p.base.board, ...next } } }));
+  const there = board.material !== 'none';
   return (
     <fieldset className="grid grid-cols-2 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">Baseboard</legend>
+      <legend className="mb-1 font-head text-base font-semibold">What it stands on</legend>
       <ChoiceField
-        label="Material"
+        label="Baseboard"
         value={board.material}
-        options={boards}
-        onValue={(material) => change({ material })}
+        options={boards.map((value) => ({ value, text: value === 'none' ? 'none: foam is the base' : value }))}
+        onValue={(material) => change(boardOfKind(board, material))}
       />
-      <MeasureField
-        label="Thickness"
-        value={board.thicknessMm}
-        {...fieldLimits('base.board.thicknessMm')}
+      {there && (
+        <MeasureField
+          label="Thickness"
+          value={board.thicknessMm}
+          {...fieldLimits('base.board.thicknessMm')}
+          least={0.5}
+          onValue={(thicknessMm) => change({ thicknessMm })}
+        />
+      )}
+      {board.material === 'other' && (
+        <NumberField
+          label="Its density"
+          unit="kg/L"
+          value={board.densityKgL ?? USUAL_KG_L}
+          {...fieldLimits('base.board.densityKgL')}
+          least={0.01}
+          onValue={(densityKgL) => change({ densityKgL })}
+        />
+      )}
+      {there && (
+        <>
+          <MeasureField
+            label="Stands out by (below 0: slab hangs over)"
+            value={board.beyondMm ?? 0}
+            {...fieldLimits('base.board.beyondMm')}
+            onValue={(beyondMm) => change({ beyondMm: beyondMm || undefined })}
+          />
+          <MeasureOrNoneField
+            label="Edge sawn wavy, swinging by"
+            none="plain"
+            value={board.wave?.deepMm ?? null}
+            {...fieldLimits('base.board.wave.deepMm')}
+            least={0.5}
+            now={null}
+            onValue={(deepMm) =>
+              change({ wave: deepMm === null ? undefined : { longMm: board.wave?.longMm ?? USUAL_WAVE_MM, deepMm } })
+            }
+          />
+          {board.wave && (
+            <MeasureField
+              label="Each wave long"
+              value={board.wave.longMm}
+              {...fieldLimits('base.board.wave.longMm')}
+              onValue={(longMm) => board.wave && change({ wave: { ...board.wave, longMm } })}
+            />
+          )}
+        </>
+      )}
+      <MeasureOrNoneField
+        label="Sides sloped, degrees from the level"
+        none="upright"
+        plain
+        value={base.bevelDegrees ?? null}
+        {...fieldLimits('base.bevelDegrees')}
+        now={null}
+        onValue={(bevelDegrees) => to({ bevelDegrees: bevelDegrees ?? undefined })}
+      />
+      <MeasureOrNoneField
+        label="Feet, tall"
+        none="none"
+        value={base.feet?.heightMm ?? null}
+        {...fieldLimits('base.feet.heightMm')}
         least={0.5}
-        onValue={(thicknessMm) => change({ thicknessMm })}
+        now={null}
+        onValue={(heightMm) =>
+          to({ feet: heightMm === null ? undefined : { count: 4, acrossMm: 15, ...base.feet, heightMm } })
+        }
       />
+      {base.feet && (
+        <>
+          <NumberField
+            label="How many"
+            whole
+            value={base.feet.count}
+            {...fieldLimits('base.feet.count')}
+            onValue={(count) => base.feet && to({ feet: { ...base.feet, count } })}
+          />
+          <MeasureField
+            label="Across each"
+            value={base.feet.acrossMm}
+            {...fieldLimits('base.feet.acrossMm')}
+            least={0.5}
+            onValue={(acrossMm) => base.feet && to({ feet: { ...base.feet, acrossMm } })}
+          />
+        </>
+      )}
       <div className="col-span-2">
         <TickField
-          label="Stands on battens, air reaches its underside"
+          label="Air reaches its underside (battens, feet)"
           value={board.airBelow}
           onValue={(airBelow) => change({ airBelow })}
         />
       </div>
+      {there && <BoardHoles project={project} />}
+      <p className="col-span-2 text-xs text-muted">
+        From the table to the top of the board <span className="figure">{say.mm(underMm(base))}</span>
+        {there && (
+          <>
+            ; the board <span className="figure">{say.area(boardAreaMm2(base))}</span>
+          </>
+        )}
+        .
+      </p>
     </fieldset>
   );
 }
+
+/** What the density field of an unknown board begins with, and a wave's length (common practice, no source). */
+const USUAL_KG_L = 0.7;
+const USUAL_WAVE_MM = 60;

@@ -23,6 +23,7 @@ const kindWords: Record<TemplateKind, string> = {
   guide: 'Stacking guide, a page a layer',
   contours: 'Contour plan at full size',
   profiles: 'Profiles of sides and sections',
+  board: 'The board, where it is more than a plain rectangle',
 };
 
 /** Paper templates: what is printed on what, every page to be seen before it is, and files for cutters. */

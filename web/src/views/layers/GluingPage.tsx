@@ -29,7 +29,11 @@ export function GluingPage({ stack, joints }: { stack: StackReport; joints: Plan
               onClick={() => pickLayer(picked === layer.index ? null : layer.index)}
             >
               {layer.index}. {layerName(project, stack.written[k], say.mm)} on{' '}
-              {k === 0 ? 'the board' : `layer ${layer.index - 1}`}
+              {k === 0
+                ? project.base.board.material === 'none'
+                  ? 'the bench'
+                  : 'the board'
+                : `layer ${layer.index - 1}`}
             </button>
             <ul className="ml-5 list-disc">
               {layer.works.map((work) => (
@@ -44,16 +48,20 @@ export function GluingPage({ stack, joints }: { stack: StackReport; joints: Plan
                     : 'No room for a dowel inside both: lay it by the outline drawn on the layer below'}
                 </li>
               )}
-              {joints[k] && (
-                <li>
-                  Glue {say.area(layer.contactMm2)}; it holds after {sayHours(joints[k].workable.likely)} and is dry
-                  after {sayHours(joints[k].dry.likely)}
-                </li>
-              )}
+              <Joint area={say.area(layer.contactMm2)} joint={joints.find(({ joint }) => joint === k)} />
             </ul>
           </li>
         ))}
       </ol>
     </>
+  );
+}
+
+function Joint({ area, joint }: { area: string; joint: PlanReport['joints'][number] | undefined }) {
+  if (!joint) return null;
+  return (
+    <li>
+      Glue {area}; it holds after {sayHours(joint.workable.likely)} and is dry after {sayHours(joint.dry.likely)}
+    </li>
   );
 }
