@@ -10,6 +10,7 @@ import {
   sayRoomWork,
   settingOut,
   type UnitSystem,
+  type WedgesReport,
 } from '@hosket/core';
 import { rule, table } from './table.ts';
 
@@ -35,6 +36,20 @@ function movesText({ moves, held, solved }: MovesReport, mm: Say, ml: Say): stri
   }
   for (const { name, by } of held) lines.push(`  ${name} is held by ${by}\n`);
   return lines.join('');
+}
+
+/** Wedges of offcut against paste in deep steps: what either comes to, and the wedges one by one. */
+function wedgesText({ on, list, now, instead }: WedgesReport, mm: Say, ml: Say): string {
+  const [foam, paste] = on ? [now, instead] : [instead, now];
+  return [
+    rule(on ? 'Wedges of offcut in the deep steps' : 'Wedges of offcut could fill the deep steps'),
+    `  paste in the steps ${ml(foam.fillMl)} instead of ${ml(paste.fillMl)}; foam ${ml(foam.foamMl)}; ${Math.round(paste.massG - foam.massG)} g lighter; hands-on ${sayMinutes(foam.handsOnMin)} instead of ${sayMinutes(paste.handsOnMin)}\n`,
+    ...(foam.dryAt && paste.dryAt ? [`  ready ${sayClock(foam.dryAt)} instead of ${sayClock(paste.dryAt)}\n`] : []),
+    ...list.map(
+      ({ longMm, wideMm, deepMm, foamMl, at: [x, y] }) =>
+        `  ${mm(longMm)} x ${mm(wideMm)}, ${mm(deepMm)} thick: ${ml(foamMl)}, at ${mm(x)}, ${mm(y)}\n`,
+    ),
+  ].join('');
 }
 
 /** The stack that is built, what else could be built, and the order of gluing. */
@@ -87,6 +102,7 @@ export function stackText(project: Project, report: PlanReport, system: UnitSyst
       `  chosen by the plan: ${Math.round(stack.way.sparesMin)} min less and ${stack.way.soonerDays.toFixed(1)} days sooner than ${stack.way.against}${stack.way.near ? '; the two are near' : ''}\n`,
     );
   if (report.moves) lines.push(movesText(report.moves, mm, ml));
+  if (report.wedges) lines.push(wedgesText(report.wedges, mm, ml));
   lines.push(rule('The three schools'));
   lines.push(
     table([

@@ -126,6 +126,7 @@ export {
   type SchoolReport,
   type StackReport,
   type StageReport,
+  type WedgesReport,
 } from './report/index.ts';
 export {
   benchSheet,

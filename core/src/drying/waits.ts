@@ -59,7 +59,7 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
       return {
         joint: k,
         between,
-        workable: scaleRange(holdHours(glue, project.stacking.pressed), slower),
+        workable: workableHours(glue, project),
         dry: scaleRange(drying.cureHours, slower),
       };
     }
@@ -68,7 +68,7 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
       return {
         joint: k,
         between,
-        workable: scaleRange(glue.clampMinutes, 1 / 60),
+        workable: workableHours(glue, project),
         dry: scaleRange({ low: 0.7, likely: 1, high: 1.6 }, hours),
       };
     }
@@ -95,8 +95,20 @@ export function jointWaits(project: JointBench, layers: readonly GluedLayer[]): 
     );
     const mu = above[0].range;
     const uncertain = [{ range: scaleRange(spread, 1 / spread.likely) }, { range: scaleRange(mu, 1 / mu.likely) }];
-    return { joint: k, between, workable: holdHours(glue, project.stacking.pressed), dry: product(dry, uncertain) };
+    return { joint: k, between, workable: workableHours(glue, project), dry: product(dry, uncertain) };
   });
+}
+
+/** Hours until what is glued may be worked on, wherever the joint lies. */
+function workableHours(glue: GlueData, { stacking, air }: Pick<JointBench, 'stacking' | 'air'>): Range {
+  switch (glue.drying.kind) {
+    case 'misted moisture':
+      return scaleRange(holdHours(glue, stacking.pressed), reactionFactor(air));
+    case 'moisture':
+      return scaleRange(glue.clampMinutes, 1 / 60);
+    default:
+      return holdHours(glue, stacking.pressed);
+  }
 }
 
 /** Pinned, dowelled or weighted, a joint of slow water-based glue is worked on after 20 minutes to 2 hours (common practice, no source). */
@@ -133,6 +145,10 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
         through: workable,
         reason: `the slowest of ${joints.length} joints holds${on}`,
       };
+    }
+    case 'wedges': {
+      const hold = workableHours(glueOf(project.stacking.glue, catalogueOf(project.materials)), project);
+      return { touch: hold, coat: hold, solvent: hold, through: hold, reason: 'the glue under the wedges holds' };
     }
     case 'paste': {
       // What sets by itself takes little notice of the air; what must dry to be firm goes by it.

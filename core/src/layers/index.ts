@@ -21,4 +21,5 @@ export {
   wishWeights,
 } from './stackModel.ts';
 export { evenSkin, foamItself, type Target, targetFor, targetOf } from './target.ts';
+export type { Wedge } from './wedges.ts';
 export { type Depth, most95Of, type PasteMap, pasteOfZones, type ZonePaste } from './zonePaste.ts';

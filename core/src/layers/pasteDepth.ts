@@ -2,7 +2,7 @@
 import { type Grid, outlineHeight } from '../geometry/index.ts';
 import type { AreaMap } from './areas.ts';
 
-type Laid = { topMm: number; outlineAtMm: readonly number[] };
+export type Laid = { topMm: number; outlineAtMm: readonly number[] };
 
 /** How deep paste (fill and skin together) lies under the finished ground, square to the surface, mm. */
 export interface PasteDepth {
@@ -17,6 +17,12 @@ export interface Split {
   count: number;
 }
 
+/** Where wedges of foam take the place of fill, but for a skim of paste over them: 1 by cell. */
+export interface WedgeCells {
+  cells: Uint8Array;
+  skimMm: number;
+}
+
 /** The paste of one part of the base. */
 export interface PartPaste extends PasteDepth {
   deepestCell: number;
@@ -25,6 +31,8 @@ export interface PartPaste extends PasteDepth {
   /** Upright, from the foam up to the target and from there to the ground, as the cells tell it. */
   fillMl: number;
   skinMl: number;
+  /** Foam of wedges where there would be fill. */
+  wedgeMl: number;
 }
 
 export const BIN_MM = 0.05;
@@ -51,6 +59,7 @@ export function pasteByPart(
   steps: readonly Laid[],
   { node, areas }: Pick<AreaMap, 'node' | 'areas'>,
   split: Split | null,
+  wedges: WedgeCells | null = null,
 ): { parts: PartPaste[]; whole: PasteDepth; depthMm: Float32Array | null } {
   const z = ground.values;
   const t = target.values;
@@ -63,6 +72,7 @@ export function pasteByPart(
     deepestCell: -1,
     fill: 0,
     skin: 0,
+    wedge: 0,
   }));
   const depthMm = split ? new Float32Array((columns - 1) * (rows - 1)) : null;
   const rules = areas.map((_, area) => foamRule(steps, area));
@@ -87,7 +97,9 @@ export function pasteByPart(
       const reach = (highest - lowest) / (parts === WHOLE ? 2 : 4) / steep;
       for (const [x, y] of parts) {
         const targetMm = blend(ta, tb, tc, td, x, y);
-        const foamMm = foamLeftAt(foam, targetMm);
+        const layersMm = foamLeftAt(foam, targetMm);
+        const foamMm = wedges?.cells[cell] ? Math.max(layersMm, targetMm - wedges.skimMm) : layersMm;
+        sum.wedge += (areaMm2 * (foamMm - layersMm)) / parts.length;
         const depth = Math.max(0, (blend(za, zb, zc, zd, x, y) - foamMm) / steep);
         spread(sum.rises, depth, foamMm < targetMm ? Math.min(reach, depth) : 0, area / parts.length);
         sum.fill += (areaMm2 * Math.max(0, targetMm - foamMm)) / parts.length;
@@ -102,13 +114,13 @@ export function pasteByPart(
       for (let k = above; k < foam.edges.length && foam.edges[k] <= highest; k++) {
         const skin = (za + zb + zc + zd - ta - tb - tc - td) / 4;
         const depth = (skin + foam.edges[k] - foamLeftAt(foam, foam.edges[k] - BIN_MM)) / steep;
-        if (depth > sum.deepestMm) {
+        if (depth > sum.deepestMm && !wedges?.cells[cell]) {
           sum.deepestMm = depth;
           sum.deepestCell = cell;
         }
       }
     }
-  const parts = sums.map(({ rises, total, deepestMm, deepestCell, fill, skin }): PartPaste => {
+  const parts = sums.map(({ rises, total, deepestMm, deepestCell, fill, skin, wedge }): PartPaste => {
     // From here on `rises` holds the area of each bin.
     for (let bin = 1; bin < rises.length; bin++) rises[bin] += rises[bin - 1];
     return {
@@ -117,6 +129,7 @@ export function pasteByPart(
       byDepthMm2: rises,
       fillMl: fill / 1000,
       skinMl: skin / 1000,
+      wedgeMl: wedge / 1000,
     };
   });
   const whole = depthsIn(
@@ -125,6 +138,26 @@ export function pasteByPart(
     Math.max(0, ...parts.map(({ deepestMm }) => deepestMm)),
   );
   return { parts, whole, depthMm };
+}
+
+/** The fill of a stack by cell, upright at its middle, mm; 0 off the base. */
+export function fillByCell(
+  target: Grid,
+  coverage: Float32Array | null,
+  steps: readonly Laid[],
+  { node, areas }: Pick<AreaMap, 'node' | 'areas'>,
+): Float32Array {
+  const { columns, rows, values: t } = target;
+  const fill = new Float32Array((columns - 1) * (rows - 1));
+  const rules = areas.map((_, area) => foamRule(steps, area));
+  for (let j = 0, cell = 0; j < rows - 1; j++)
+    for (let i = 0; i < columns - 1; i++, cell++) {
+      if (coverage && coverage[cell] === 0) continue;
+      const a = j * columns + i;
+      const targetMm = (t[a] + t[a + 1] + t[a + columns] + t[a + columns + 1]) / 4;
+      fill[cell] = Math.max(0, targetMm - foamLeftAt(rules[node ? node[a] : 0], targetMm));
+    }
+  return fill;
 }
 
 /** Of areas by depth, taken together: the depth that 95 % of them do not exceed. */

@@ -4,6 +4,7 @@ import type { ZoneMap } from '../zones/index.ts';
 import type { Land, LayerPlan } from './layers.ts';
 import { BIN_MM, type PasteDepth, pasteByPart } from './pasteDepth.ts';
 import { roomVolumes } from './roomVolumes.ts';
+import { type Wedge, wedgesOf } from './wedges.ts';
 
 /** What paste a zone takes, and how deep it lies there. */
 export interface ZonePaste {
@@ -43,15 +44,36 @@ export interface PasteMap {
   whole: PasteDepth;
   /** Depth of paste by cell, square to the surface, mm. */
   depthMm: Float32Array;
+  /** Wedges of offcut in place of fill; null where none are wanted. */
+  wedges: { list: Wedge[]; foamMl: number } | null;
 }
 
 /** Paste of a stack, zone by zone. What the cells tell is stretched (by parts of a per cent) to what the solids tell, so that nothing is lost between zones. */
-export function pasteOfZones(land: Land, plan: LayerPlan, skinMl: number, zones: ZoneMap, count: number): PasteMap {
+export function pasteOfZones(
+  land: Land,
+  plan: LayerPlan,
+  skinMl: number,
+  zones: ZoneMap,
+  count: number,
+  wedged: { fromMm: number; skimMm: number } | null = null,
+): PasteMap {
   const { ground, target, map, rooms } = land;
-  const { parts, whole, depthMm } = pasteByPart(ground.grid, target.grid, ground.coverage, plan.layers, map, {
-    of: zones.zone,
-    count,
-  });
+  const wedges = wedged ? wedgesOf(land, plan.layers, wedged) : null;
+  const split = { of: zones.zone, count };
+  const { parts, whole, depthMm } = pasteByPart(
+    ground.grid,
+    target.grid,
+    ground.coverage,
+    plan.layers,
+    map,
+    split,
+    wedges,
+  );
+  // What the cells tell of wedges, stretched as the fill is.
+  const sumOf = (each: (part: (typeof parts)[number]) => number) => parts.reduce((sum, part) => sum + each(part), 0);
+  const [filled, wedgedMl] = [sumOf(({ fillMl }) => fillMl), sumOf(({ wedgeMl }) => wedgeMl)];
+  const gapMl = plan.fillMl + plan.rooms.fillMl;
+  const wedgeMl = filled + wedgedMl > 0 ? (wedgedMl * gapMl) / (filled + wedgedMl) : 0;
   const taken = parts.map(() => ({ fill: 0, skin: 0 }));
   roomVolumes(rooms, ground, target.grid, map, plan.layers, (node, fillMl, roomSkinMl) => {
     const zone = taken[zoneAt(ground.grid, zones, node)];
@@ -61,9 +83,9 @@ export function pasteOfZones(land: Land, plan: LayerPlan, skinMl: number, zones:
   });
   const fills = shared(
     parts.map(({ fillMl }) => fillMl),
-    plan.fillMl + plan.rooms.fillMl,
+    gapMl - wedgeMl,
     taken.map(({ fill }) => fill),
-    plan.fillMl,
+    Math.max(0, plan.fillMl - wedgeMl),
   );
   const skins = shared(
     parts.map((part) => part.skinMl),
@@ -74,6 +96,7 @@ export function pasteOfZones(land: Land, plan: LayerPlan, skinMl: number, zones:
   return {
     whole,
     depthMm: depthMm ?? new Float32Array(0),
+    wedges: wedges && { list: wedges.list, foamMl: wedgeMl },
     zones: parts.map((part, k) => ({
       fillMl: fills[k],
       skinMl: skins[k],

@@ -13,6 +13,7 @@ export const labour = {
   glueLayer: pace('gluing a layer', 2, 4, 8, 'min'),
   glueArea: pace('spreading glue', 0.3, 0.5, 1, 'min/100 cm2'),
   carve: pace('carving', 12, 30, 70, 'min/L'),
+  wedge: pace('cutting, trying and gluing a wedge of foam', 4, 8, 16, 'min/m'),
   fillDeep: pace('filling by volume, deeper than 5 mm', 60, 120, 240, 'min/L'),
   cable: pace('laying a cable', 4, 8, 15, 'min/m'),
   bay: pace('fitting a bay, or pulling a cable in', 4, 8, 20, 'min'),

@@ -34,3 +34,6 @@ export const usualStacking = (): Project['stacking'] => ({
   hollow: { kind: 'solid', wallMm: 25, ribs: null },
   dowel: { diameterMm: 3, marginMm: 8 },
 });
+
+/** Fill deeper than one coat of most pastes is worth a wedge; so much paste closes over it (common practice, no source), mm. */
+export const USUAL_WEDGES = { fromMm: 8, skimMm: 2 };

@@ -14,5 +14,7 @@ export {
   type SchoolReport,
   type StackReport,
   type StageReport,
+  type WedgesReport,
 } from './schema.ts';
+export { wedgesReport } from './wedges.ts';
 export type { Worked } from './worked.ts';

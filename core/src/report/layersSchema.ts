@@ -188,4 +188,32 @@ export const movesSchema = z.strictObject({
 });
 export type MovesReport = z.infer<typeof movesSchema>;
 
+const wedgeFigures = z.strictObject({
+  fillMl: z.number(),
+  foamMl: z.number(),
+  /** Of paste, and of wedges with their glue, dry. */
+  massG: z.number(),
+  handsOnMin: z.number(),
+  dryAt: z.string().nullable(),
+});
+
+/** Wedges of offcut in the steps of the stack instead of paste: those there are, or that could be, and what it comes to either way. */
+export const wedgesSchema = z.strictObject({
+  /** How they are wanted; null while paste fills the steps. */
+  on: z.strictObject({ fromMm: z.number(), skimMm: z.number() }).nullable(),
+  list: z.array(
+    z.strictObject({
+      at: placeSchema,
+      areaMm2: z.number(),
+      longMm: z.number(),
+      wideMm: z.number(),
+      deepMm: z.number(),
+      foamMl: z.number(),
+    }),
+  ),
+  now: wedgeFigures,
+  instead: wedgeFigures,
+});
+export type WedgesReport = z.infer<typeof wedgesSchema>;
+
 export const areaReportSchema = z.strictObject({ id: z.string(), name: z.string(), planMm2: z.number() });

@@ -13,7 +13,7 @@ const FOR_SPOTS: readonly Glue[] = ['hot glue', 'hot glue, high temperature', 's
 /** The layers as they are with every other glue that is meant for foam. Yields between glues. */
 export function* withOtherGlues(
   project: Project,
-  { plan, above }: Worked,
+  { plan, above, wedges }: Worked,
   cutting: Cutting,
 ): Generator<undefined, PlanView['glues']> {
   const catalogue = catalogueOf(project.materials);
@@ -25,7 +25,7 @@ export function* withOtherGlues(
   for (const glue of glues) {
     if (glue === project.stacking.glue || FOR_SPOTS.includes(glue) || attacks(glue)) continue;
     const glued = { ...project, stacking: { ...project.stacking, glue } };
-    const { finish, handsOnMin } = daysOf(glued, plan, takeoffOf(glued, plan, above, cutting));
+    const { finish, handsOnMin } = daysOf(glued, plan, takeoffOf(glued, plan, above, cutting, wedges));
     found.push({ glue, finish, handsOnMin });
     yield;
   }

@@ -43,7 +43,7 @@ import type { SetRead } from '../tiles/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import { piecesWritten, written } from './cutting.ts';
 import { withOtherGlues } from './otherGlues.ts';
-import type { LandformReport, PlanReport, SchoolReport } from './schema.ts';
+import type { LandformReport, PlanReport, SchoolReport, WedgesReport } from './schema.ts';
 import type { Worked } from './worked.ts';
 
 /** All that is read off the finished ground and target. */
@@ -66,6 +66,7 @@ export interface Land {
   cutting: Cutting;
   cuttingReport: PlanReport['cutting'];
   middles: Middles;
+  wedges: WedgesReport | null;
 }
 
 /** The plan as data: what every screen shows and the command line prints; and what its rules read. Yields between pieces of work. */
@@ -227,6 +228,7 @@ export function* reportOf(
     joints,
     operations: chosen.days.operations,
     tasks: chosen.days.tasks,
+    wedges: land.wedges,
     finish: chosen.days.finish,
     findings: yield* findingsFor(view),
   };

@@ -15,7 +15,15 @@ import {
   voidSchema,
   zoneSchema,
 } from './landSchema.ts';
-import { areaReportSchema, finishSchema, frontSchema, movesSchema, schoolSchema, stackSchema } from './layersSchema.ts';
+import {
+  areaReportSchema,
+  finishSchema,
+  frontSchema,
+  movesSchema,
+  schoolSchema,
+  stackSchema,
+  wedgesSchema,
+} from './layersSchema.ts';
 import { balanceSchema, partReadSchema, shoppingSchema } from './storesSchema.ts';
 
 /** The whole plan as data, without its grids: what `hosket plan --json` prints and every screen shows. */
@@ -24,6 +32,7 @@ const waits = z.enum(['touch', 'coat', 'solvent', 'through']);
 const dryingSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('none') }),
   z.strictObject({ kind: z.literal('joints') }),
+  z.strictObject({ kind: z.literal('wedges') }),
   z.strictObject({
     kind: z.literal('paste'),
     depthMm: z.number(),
@@ -328,6 +337,8 @@ export const planReportSchema = z.strictObject({
   ),
   operations: z.array(operationSchema),
   tasks: z.array(taskSchema),
+  /** Wedges of offcut for the steps; null where no step is deep enough. */
+  wedges: wedgesSchema.nullable(),
   finish: finishSchema,
   findings: z.array(findingSchema),
 });
@@ -337,5 +348,12 @@ export type LandformReport = z.infer<typeof builtSchema>;
 export type SpanReport = z.infer<typeof spanSchema>;
 export type LaidReport = z.infer<typeof laidSchema>;
 export type { BedReport, CuttingReport, PieceReport } from './cuttingSchema.ts';
-export type { LayerReport, MovesReport, ProposalReport, SchoolReport, StackReport } from './layersSchema.ts';
+export type {
+  LayerReport,
+  MovesReport,
+  ProposalReport,
+  SchoolReport,
+  StackReport,
+  WedgesReport,
+} from './layersSchema.ts';
 export type StageReport = z.infer<typeof stageSchema>;

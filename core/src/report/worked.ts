@@ -7,6 +7,8 @@ export interface Worked {
   plan: LayerPlan;
   /** How deep paste lies on it. */
   paste: PasteMap['whole'];
+  /** Wedges of offcut that take the place of fill in it. */
+  wedges: PasteMap['wedges'];
   /** What goes on the stack, before what the stack itself needs. */
   above: StageTakeoff[];
   takeoff: StageTakeoff[];

@@ -1,6 +1,6 @@
 import { type Cutting, paceOf } from '../cutting/index.ts';
 import { lineLength } from '../geometry/index.ts';
-import type { LayerPlan } from '../layers/index.ts';
+import type { LayerPlan, PasteMap } from '../layers/index.ts';
 import { type Catalogue, catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
 import { type Project, sheetMm, sheetsWorth } from '../project/index.ts';
 import { exactly, scaleRange, sum } from '../units/index.ts';
@@ -125,6 +125,61 @@ function driesTo(catalogue: Catalogue, material: string): number {
   const dry = catalogue.figure(material, 'dryKgPerL');
   const wet = catalogue.figure(material, 'wetKgPerL');
   return dry && wet ? dry.likely / wet.likely : 1;
+}
+
+/** Wedges of offcut glued into the steps, in place of paste: foam that is there already, and glue under it. */
+export function wedging(project: Project, wedges: PasteMap['wedges']): StageTakeoff | null {
+  if (!wedges?.list.length) return null;
+  const catalogue = catalogueOf(project.materials);
+  const glue = glueOf(project.stacking.glue, catalogue);
+  const areaMm2 = wedges.list.reduce((sum, wedge) => sum + wedge.areaMm2, 0);
+  const metres = wedges.list.reduce((sum, { longMm }) => sum + longMm, 0) / 1000;
+  const materials: TakenMaterial[] = glue.spreads.map(({ material, name, share, spread }) => ({
+    name: `Joint glue, ${name}`,
+    amount: amountOf(
+      'g',
+      (areaMm2 * share) / 1e6,
+      'area under the wedges x spread',
+      [cm2('wedges', areaMm2)],
+      [times(spread)],
+    ),
+    material,
+  }));
+  const { density } = stuffOf(project.sheets[0] ?? { material: 'xps', own: null }, catalogue);
+  return {
+    id: 'wedges',
+    stage: 'glue',
+    operation: null,
+    zones: [],
+    title: `Glue ${wedges.list.length} ${wedges.list.length === 1 ? 'wedge' : 'wedges'} of offcut into the steps`,
+    areaMm2,
+    materials,
+    handsOn: amountOf(
+      'min',
+      metres,
+      'length of the wedges x fitting',
+      [{ name: 'wedges, end to end', value: metres, unit: 'm' }],
+      [times(labour.wedge)],
+    ),
+    batches: null,
+    coats: 1,
+    coatWord: 'coat',
+    drying: { kind: 'wedges' },
+    after: [
+      { id: 'glue', wait: 'coat' },
+      { id: 'carve', wait: 'touch' },
+    ],
+    dryG: sum([
+      scaleRange(density, wedges.foamMl / 1000),
+      ...materials.map(({ material, amount }) => scaleRange(amount, driesTo(catalogue, material ?? ''))),
+    ]),
+    money: moneyFor(pricesOf(project), materials),
+    note: `From offcuts: ${Math.round(wedges.foamMl)} ml of foam. Trim them to the line before the paste.`,
+    cautions: materialCautions(
+      catalogue,
+      glue.spreads.map(({ material }) => material),
+    ),
+  };
 }
 
 export function carving(plan: LayerPlan): StageTakeoff | null {

@@ -12,6 +12,8 @@ export type Drying =
   | { kind: 'none' }
   /** The joints of the stack, each with its own time. */
   | { kind: 'joints' }
+  /** The glue under wedges, at open edges. */
+  | { kind: 'wedges' }
   /** Hours = F a d + b d^2 for the paste of 95 % of the ground; it sets by itself, or dries to be firm. */
   | {
       kind: 'paste';

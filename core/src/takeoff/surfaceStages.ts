@@ -142,6 +142,7 @@ function earlier(
     if (skin) {
       want('glue', 'coat');
       want('carve', 'touch');
+      want('wedges', 'coat');
       want('voids', 'touch');
     } else if (!before || isSkin(before.coat.operation)) want('glue', 'coat');
   }

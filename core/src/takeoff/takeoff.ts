@@ -1,10 +1,10 @@
 import type { Cutting } from '../cutting/index.ts';
 import type { Ground } from '../ground/index.ts';
-import type { LayerPlan } from '../layers/index.ts';
+import type { LayerPlan, PasteMap } from '../layers/index.ts';
 import { skillFactor } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
 import { countStages } from './countStages.ts';
-import { carving, cutting, fitting, gluing } from './foamStages.ts';
+import { carving, cutting, fitting, gluing, wedging } from './foamStages.ts';
 import type { StageTakeoff } from './stage.ts';
 import { atPace, surfaceStages } from './surfaceStages.ts';
 import type { WornSurface } from './wornSurface.ts';
@@ -33,18 +33,16 @@ export function takeoffOf(
   plan: LayerPlan,
   above: readonly StageTakeoff[],
   cut: Cutting | null,
+  wedges: PasteMap['wedges'] = null,
 ): StageTakeoff[] {
   const { skill } = project.bench;
   const pace = skillFactor[skill];
   const carved = carving(plan);
   const fitted = fitting(project);
+  const wedged = wedging(project, wedges);
+  const glued = isGlued(plan) ? gluing(project, plan) : null;
   const foam = plan.layers.length
-    ? [
-        cutting(project, plan, cut),
-        ...(isGlued(plan) ? [gluing(project, plan)] : []),
-        ...(carved ? [carved] : []),
-        ...(fitted ? [fitted] : []),
-      ]
+    ? [cutting(project, plan, cut), glued, carved, wedged, fitted].filter((stage) => stage !== null)
     : [];
   const stages = [...foam, ...above];
   const there = new Set(stages.map(({ id }) => id));

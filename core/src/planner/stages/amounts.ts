@@ -28,7 +28,8 @@ export const worked = stage({
   needs: { plan: chosenLayers, paste: chosenPaste, above: chosenAbove, cutting },
   run: ({ input: { project }, needs }): Worked => {
     const plan = { ...needs.plan, sheetsUsed: needs.cutting.sheetsUsed };
-    const takeoff = takeoffOf(project, plan, needs.above, needs.cutting);
-    return { plan, paste: needs.paste.whole, above: needs.above, takeoff, days: daysOf(project, plan, takeoff) };
+    const takeoff = takeoffOf(project, plan, needs.above, needs.cutting, needs.paste.wedges);
+    const { whole, wedges } = needs.paste;
+    return { plan, paste: whole, wedges, above: needs.above, takeoff, days: daysOf(project, plan, takeoff) };
   },
 });

@@ -8,8 +8,10 @@ import { pasteBy, pasteFor, underPaste } from './pasteBy.ts';
 export const chosenPaste = stage({
   name: 'paste',
   needs: { ...underPaste, plan: chosenLayers },
-  *run({ needs: { plan, ...under }, ask }): Generator<undefined, PasteMap> {
+  *run({ input: { project }, needs: { plan, ...under }, ask }): Generator<undefined, PasteMap> {
     const { plan: cheapest } = yield* ask(layersBy(plan.school));
-    return cheapest === plan ? yield* ask(pasteBy(plan.school)) : pasteFor(under, plan);
+    return cheapest === plan
+      ? yield* ask(pasteBy(plan.school))
+      : pasteFor(under, plan, project.stacking.wedges ?? null);
   },
 });

@@ -17,6 +17,7 @@ import { target } from './target.ts';
 import { set } from './tiles.ts';
 import { voids } from './voids.ts';
 import { way } from './way.ts';
+import { wedges } from './wedges.ts';
 import { workedBy } from './workedBy.ts';
 import { worn } from './worn.ts';
 import { zones } from './zones.ts';
@@ -63,6 +64,7 @@ export const report = stage({
     cutting,
     cuttingReport,
     middles,
+    wedges,
   },
   run: ({ input: { project }, needs: { bySchool: all, chosen, ...land } }) => reportOf(project, land, all, chosen),
 });

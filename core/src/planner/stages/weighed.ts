@@ -31,9 +31,16 @@ export const weighed = (school: School, written: readonly HandLayer[]) =>
         steps,
         costOf(model, steps, weightsOf(project.stacking)),
       );
-      const paste = pasteFor({ land: needs.land, zones: needs.zoneAreas }, plan);
+      const paste = pasteFor({ land: needs.land, zones: needs.zoneAreas }, plan, project.stacking.wedges ?? null);
       const above = aboveOf(input, needs, paste);
-      const takeoff = takeoffOf(project, plan, above, null);
-      return schoolReport(project, { plan, paste: paste.whole, above, takeoff, days: daysOf(project, plan, takeoff) });
+      const takeoff = takeoffOf(project, plan, above, null, paste.wedges);
+      return schoolReport(project, {
+        plan,
+        paste: paste.whole,
+        wedges: paste.wedges,
+        above,
+        takeoff,
+        days: daysOf(project, plan, takeoff),
+      });
     },
   });

@@ -38,8 +38,9 @@ export const workedBy = (school: School) =>
     name: `amounts, ${school}`,
     needs: { layers: layersBy(school), paste: pasteBy(school), above: aboveBy(school) },
     run: ({ input: { project }, needs: { layers, paste, above } }): Worked => {
-      const takeoff = takeoffOf(project, layers.plan, above, null);
-      return { plan: layers.plan, paste: paste.whole, above, takeoff, days: daysOf(project, layers.plan, takeoff) };
+      const takeoff = takeoffOf(project, layers.plan, above, null, paste.wedges);
+      const { whole, wedges } = paste;
+      return { plan: layers.plan, paste: whole, wedges, above, takeoff, days: daysOf(project, layers.plan, takeoff) };
     },
     lags: isOther(school),
   });

@@ -63,6 +63,8 @@ export const stackingSchema = z.strictObject({
   pressed: z.boolean(),
   /** The builder's own glue line, mm; null takes the usual one of the glue. */
   glueLineMm: z.number().min(0).max(5).nullable(),
+  /** Where the steps would take paste deeper than `fromMm`, a wedge of offcut is glued in and `skimMm` of paste closes over it. Left out: paste. */
+  wedges: z.strictObject({ fromMm: z.number().min(2).max(100), skimMm: z.number().min(0.5).max(20) }).optional(),
   /** Less height than this left above a joint is made with paste, not with another sheet. */
   leastStepMm: z.number().min(0).max(50),
   /** The part of a sheet that becomes pieces, until cutting is planned. */

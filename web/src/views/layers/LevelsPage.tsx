@@ -3,18 +3,22 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { pickItem, useView } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
+import { usePlan } from '../../worker/planStore.ts';
 import { MovesPanel } from './MovesPanel.tsx';
+import { WedgesPanel } from './WedgesPanel.tsx';
 
 const CAPTION =
   'In bold: the height that was drawn, finished ground or bare foam. Off by: what the tolerances of the sheets below add up to if they err apart (root of the sum of squares); at worst: if all err alike. What should fall on a joint is weighed in the choice by the minutes a millimetre off it costs.';
 
 /** Every height wanted: skin, foam wanted and foam there, what to do, and how sure it is. */
 export function LevelsPage({ stack }: { stack: StackReport }) {
+  const wedges = usePlan((state) => state.report?.wedges ?? null);
   if (!stack.levels.length)
     return <p className="text-muted">Nothing asks for a height yet. Draw a contour, a pad or a way in Ground.</p>;
   return (
     <>
       <MovesPanel />
+      <WedgesPanel wedges={wedges} />
       <LevelsTable stack={stack} />
     </>
   );
