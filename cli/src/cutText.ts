@@ -29,7 +29,7 @@ export function cutText({ cutting }: PlanReport, system: UnitSystem): string {
   );
   for (const { layer, lengthMm, keys, apartMm } of cutting.seams)
     lines.push(
-      `  seam in layer ${layer}: ${mm(lengthMm)}${keys ? `, ${keys} keys` : ''}${apartMm === null ? '' : `, ${mm(apartMm)} from the nearest below`}\n`,
+      `  seam in ${layer ? `layer ${layer}` : 'an upright part'}: ${mm(lengthMm)}${keys ? `, ${keys} keys` : ''}${apartMm === null ? '' : `, ${mm(apartMm)} from the nearest below`}\n`,
     );
   lines.push(
     `  pieces ${cutting.yieldPercent.toFixed(0)} % of what they lie on, ${cm2(cutting.leftMm2)} of useful offcuts left, ${cm2(cutting.wasteMm2)} waste\n`,

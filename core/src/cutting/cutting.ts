@@ -7,6 +7,7 @@ import { bedsFor, type Job, roomsFor, type StockBed } from './beds.ts';
 import { type Clash, clashesOn, laidArea } from './judge.ts';
 import { layoutKey } from './key.ts';
 import { type Nowhere, nowhereOf } from './nowhere.ts';
+import { panelPieces } from './panels.ts';
 import type { CutPiece, Dropped, Seam } from './piece.ts';
 import { piecesOf } from './pieces.ts';
 import { remainderOf } from './remainder.ts';
@@ -65,7 +66,7 @@ export interface Cutting {
   jobs: NestJob[];
 }
 
-type Shed = Pick<Project, 'sheets' | 'offcuts' | 'stacking' | 'cutting' | 'nest'>;
+type Shed = Pick<Project, 'panels' | 'sheets' | 'offcuts' | 'stacking' | 'cutting' | 'nest'>;
 
 /** Packings that a first layout is the best of. */
 const QUICK_TRIES = 10;
@@ -76,7 +77,11 @@ const QUICK_TRIES = 10;
  */
 export function* cuttingOf(project: Shed, layers: readonly Layer[]): Generator<undefined, Cutting> {
   const { cutting, nest } = project;
-  const { pieces, seams, dropped } = yield* piecesOf(project, layers, (ids) => roomsFor(project, ids));
+  const stacked = yield* piecesOf(project, layers, (ids) => roomsFor(project, ids));
+  const upright = yield* panelPieces(project, (ids) => roomsFor(project, ids));
+  const pieces = [...stacked.pieces, ...upright.pieces];
+  const seams = [...stacked.seams, ...upright.seams];
+  const { dropped } = stacked;
   const isCut = new Set(nest.done.flatMap((bed) => bed.pieces.map(({ piece }) => piece)));
   const waiting = pieces.filter(({ id }) => !isCut.has(id));
   const key = layoutKey(project, pieces);

@@ -13,11 +13,14 @@ export interface Seam {
   keys: number;
 }
 
-/** One piece to be cut, in the measures of the base. */
+/** One piece to be cut, in the measures of the base (an upright part in its own). */
 export interface CutPiece {
   /** Layer and piece: "3-1", and "3-1a" where a seam split it. */
   id: string;
+  /** 0 for an upright part, which belongs to none. */
   layer: number;
+  /** The upright part that it is of; null for a piece of a layer. */
+  panel: string | null;
   thicknessMm: number;
   /** What it may be cut from. */
   sheetIds: string[];

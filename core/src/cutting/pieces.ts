@@ -64,6 +64,7 @@ export function* piecesOf(
         return {
           id: name,
           layer: layer.index,
+          panel: null,
           thicknessMm: layer.thicknessMm,
           sheetIds,
           sliceMm: layer.sliceMm,

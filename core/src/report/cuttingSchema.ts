@@ -10,7 +10,9 @@ const count = z.number().int();
 
 const pieceSchema = z.strictObject({
   id: z.string(),
+  /** 0 for a piece of an upright part. */
   layer: count,
+  panel: z.string().nullable(),
   thicknessMm: z.number(),
   sheetIds: z.array(z.string()),
   sliceMm: z.number().nullable(),

@@ -68,7 +68,7 @@ export function pieceDrawing(project: Project, source: TemplateSource, piece: Te
   const cut = cutLineOf(project, piece.outline);
   const { outline } = piece;
   const layer = source.layers.find(({ index }) => index === piece.layer);
-  const next = source.layers.find(({ index }) => index === piece.layer + 1);
+  const next = piece.panel === null ? source.layers.find(({ index }) => index === piece.layer + 1) : undefined;
   const [x0, y0, x1, y1] = boundsOf(cut.outer);
   const strokes: Stroke[] = [
     { pen: 'cut', points: cut.outer, closed: true },
@@ -117,13 +117,13 @@ export function pieceDrawing(project: Project, source: TemplateSource, piece: Te
     widthMm: x1 - x0 + 2 * RIM_MM,
     heightMm: y1 - y0 + 2 * RIM_MM,
     strokes: [...strokes, ...compass(outline)],
-    words: [...labels(piece), ...backWord(outline), ...names],
+    words: [...labels(piece), ...backWord(outline, piece.panel === null ? 'back' : 'top'), ...names],
   };
 }
 
 const noteOf = (layer: TemplateLayer | undefined, piece: TemplatePiece, offset: boolean): string =>
   [
-    `Layer ${piece.layer}, ${piece.thicknessMm} mm`,
+    `${piece.panel ?? `Layer ${piece.layer}`}, ${piece.thicknessMm} mm`,
     piece.bedName,
     ...(layer ? [`lies from ${layer.bottomMm.toFixed(1)} to ${layer.topMm.toFixed(1)} mm`] : []),
     ...(offset ? ['cut on the line: half the kerf is added'] : []),
@@ -155,10 +155,10 @@ function arrowOf(outline: Polygon): { x: number; y: number; long: number } | nul
   return { x: at[0], y: at[1] + Math.max(4, Math.min(10, roomMm / 2.2)), long: Math.min(14, roomMm * 0.5) };
 }
 
-function backWord(outline: Polygon): Words[] {
+function backWord(outline: Polygon, text: 'back' | 'top'): Words[] {
   const arrow = arrowOf(outline);
   return arrow
-    ? [{ at: [arrow.x + 3, arrow.y + arrow.long - 3], text: 'back', sizeMm: 2.8, align: 'left', strong: false }]
+    ? [{ at: [arrow.x + 3, arrow.y + arrow.long - 3], text, sizeMm: 2.8, align: 'left', strong: false }]
     : [];
 }
 

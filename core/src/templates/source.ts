@@ -25,7 +25,9 @@ export interface TemplateLayer {
 
 export interface TemplatePiece {
   id: string;
+  /** 0 for an upright part. */
   layer: number;
+  panel: string | null;
   thicknessMm: number;
   outline: Polygon;
   /** The sheet or offcut it is cut from; empty where it lies nowhere. */

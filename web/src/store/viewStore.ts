@@ -32,7 +32,7 @@ interface ViewState {
 }
 
 export const layersPages = ['stack', 'levels', 'offers', 'costs', 'build', 'shed', 'gluing'] as const;
-export const cuttingPages = ['sheets', 'pieces', 'list', 'templates', 'how'] as const;
+export const cuttingPages = ['sheets', 'pieces', 'list', 'upright', 'templates', 'how'] as const;
 export const surfacePages = ['zones', 'ways', 'depth', 'counted', 'mixes', 'materials'] as const;
 export const storesPages = ['cupboard', 'shopping', 'done', 'weight', 'checks', 'sheet'] as const;
 export type StoresPage = (typeof storesPages)[number];

@@ -6,6 +6,7 @@ import { cuttingSchema, nestSchema, paperSchema } from './cuttingSchema.ts';
 import { heightsAre, id, name, pointSchema } from './drawn.ts';
 import { laidSchema, landformSchema } from './landformSchema.ts';
 import { markSchema } from './markSchema.ts';
+import { panelSchema } from './panelSchema.ts';
 import { recipeSchema } from './recipeSchema.ts';
 import { countSchema, rowSchema } from './rowSchema.ts';
 import { offcutSchema, sheetSchema } from './sheetSchema.ts';
@@ -80,6 +81,8 @@ const contentFields = {
   patches: z.array(patchSchema).max(500).refine(unique, 'Two patches have the same id'),
   /** Things set in rows along a line. */
   rows: z.array(rowSchema).max(300).refine(unique, 'Two rows have the same id'),
+  /** Upright parts that are cut from sheets beside its layers. */
+  panels: z.array(panelSchema).max(100).refine(unique, 'Two panels have the same id').optional(),
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
   /** What was settled by hand about its stack. */
   stack: stackSchema,

@@ -51,13 +51,7 @@ const laidFlat = (geometry: BufferGeometry, depthMm: number, liftMm: number): Bu
   geometry.rotateX(-Math.PI / 2).translate(0, liftMm, depthMm);
 
 /** A plate with upright sides between two heights. */
-export const plate = (
-  outer: Ring,
-  holes: readonly Ring[],
-  fromMm: number,
-  toMm: number,
-  depthMm: number,
-): BufferGeometry =>
+const plate = (outer: Ring, holes: readonly Ring[], fromMm: number, toMm: number, depthMm: number): BufferGeometry =>
   laidFlat(
     new ExtrudeGeometry(shapeOf(outer, holes), { depth: Math.max(0.1, toMm - fromMm), bevelEnabled: false }),
     depthMm,

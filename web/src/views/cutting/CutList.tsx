@@ -55,8 +55,9 @@ export function CutList({ report }: { report: PlanReport }) {
                       onValue={() => edit((p) => toggleCut(p, id))}
                     />
                     <span className="text-sm text-muted">
-                      layer {piece.layer}, {say.mm(piece.thicknessMm)}, {say.mm(size.widthMm).replace(/ \w+$/, '')} ×{' '}
-                      {say.mm(size.depthMm)}, {say.mm(Math.round(piece.outlineMm))} to cut
+                      {piece.panel ?? `layer ${piece.layer}`}, {say.mm(piece.thicknessMm)},{' '}
+                      {say.mm(size.widthMm).replace(/ \w+$/, '')} × {say.mm(size.depthMm)},{' '}
+                      {say.mm(Math.round(piece.outlineMm))} to cut
                     </span>
                   </li>
                 );

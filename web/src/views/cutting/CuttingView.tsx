@@ -7,6 +7,7 @@ import { ViewFrame } from '../ViewFrame.tsx';
 import { CutForm } from './CutForm.tsx';
 import { CutList } from './CutList.tsx';
 import { CutTakeoff } from './CutTakeoff.tsx';
+import { PanelsPage } from './PanelsPage.tsx';
 import { PiecePanel } from './PiecePanel.tsx';
 import { PiecesPage } from './PiecesPage.tsx';
 import { SheetsPage } from './SheetsPage.tsx';
@@ -16,6 +17,7 @@ const titles: Record<CuttingPage, string> = {
   sheets: 'Sheets',
   pieces: 'Pieces',
   list: 'Cutting list',
+  upright: 'Upright parts',
   templates: 'Templates and files',
   how: 'How it is cut',
 };
@@ -51,6 +53,9 @@ export function CuttingView() {
           </PageOf>
           <PageOf name="list">
             <CutList report={report} />
+          </PageOf>
+          <PageOf name="upright">
+            <PanelsPage />
           </PageOf>
           <PageOf name="templates">
             <TemplatesPage report={report} />

@@ -27,8 +27,8 @@ export function PiecePanel({ report, piece }: { report: PlanReport; piece: Piece
   const nowhere = report.cutting.nowhere.find((each) => each.piece === piece.id);
   return (
     <>
-      <Line name="Of layer" remark={say.mm(piece.thicknessMm)}>
-        <Figure text={`${piece.layer}`} />
+      <Line name={piece.panel === null ? 'Of layer' : 'Upright part'} remark={say.mm(piece.thicknessMm)}>
+        <Figure text={piece.panel ?? `${piece.layer}`} />
       </Line>
       <Line name="Size">
         <Figure text={`${say.mm(size.widthMm).replace(/ \w+$/, '')} × ${say.mm(size.depthMm)}`} />

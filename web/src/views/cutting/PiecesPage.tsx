@@ -45,7 +45,7 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
                   </button>
                 </th>
                 <td>
-                  <Figure text={`${piece.layer}, ${say.mm(piece.thicknessMm)}`} />
+                  <Figure text={`${piece.panel ?? piece.layer}, ${say.mm(piece.thicknessMm)}`} />
                 </td>
                 <td className="number">
                   <Figure text={`${say.mm(size.widthMm).replace(/ \w+$/, '')} × ${say.mm(size.depthMm)}`} />
@@ -83,7 +83,7 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
                 key={`${seam.layer} ${seam.points[0].join()} ${seam.points[1].join()}`}
                 className="border-b border-line py-1"
               >
-                Layer {seam.layer}: <Figure text={say.mm(seam.lengthMm)} />
+                {seam.layer ? `Layer ${seam.layer}` : 'Upright part'}: <Figure text={say.mm(seam.lengthMm)} />
                 {seam.keys > 0 && `, ${seam.keys} ${seam.keys === 1 ? 'key' : 'keys'}`}
                 {seam.apartMm !== null && (
                   <>
