@@ -6,7 +6,7 @@ import type { CutPiece, Seam } from './piece.ts';
 import { fitsRoom, type SheetArea, splitToFit } from './seams.ts';
 
 /** Pieces of upright parts belong to no layer. */
-export const NO_LAYER = 0;
+const NO_LAYER = 0;
 
 const letter = (k: number): string => String.fromCharCode(97 + (k % 26));
 

@@ -1,4 +1,13 @@
-import { baseOutline, baseSize, isolines, type LayerReport, settingOut } from '@hosket/core';
+import {
+  baseOutline,
+  baseSize,
+  boardOutline,
+  discOf,
+  feetPlaces,
+  isolines,
+  type LayerReport,
+  settingOut,
+} from '@hosket/core';
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
@@ -72,9 +81,36 @@ function OutsideMask() {
   const { place, width, height } = useFrame();
   const edge = linePath(baseOutline(base), place, true);
   const box = `M0 0H${width}V${height}H0Z`;
+  const board = boardOutline(base);
+  const flush = !base.board.beyondMm && !base.board.wave;
+  const stand = [
+    ...(base.board.holes ?? []),
+    ...feetPlaces(base).map((at) => ({ at, acrossMm: base.feet?.acrossMm ?? 0 })),
+  ];
   return (
     <g pointerEvents="none">
       <path d={box + edge} fillRule="evenodd" fill="var(--plaster)" />
+      {board && !flush && (
+        <path
+          d={linePath(board, place, true) + edge}
+          fillRule="evenodd"
+          fill="var(--board)"
+          fillOpacity={0.45}
+          stroke="var(--board)"
+          data-testid="board"
+        />
+      )}
+      {stand.map(({ at, acrossMm }) => (
+        <path
+          key={at.join()}
+          d={linePath(discOf(at, acrossMm), place, true)}
+          fill="none"
+          stroke={daylight.graphite}
+          strokeWidth={0.8}
+          strokeDasharray="2 2"
+          data-testid="under-board"
+        />
+      ))}
       <path d={edge} fill="none" stroke={daylight.graphite} strokeWidth={1} />
     </g>
   );

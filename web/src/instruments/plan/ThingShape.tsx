@@ -1,4 +1,4 @@
-import { footReachMm, footRing, type Thing } from '@hosket/core';
+import { footReachMm, footRing, movedOut, type Thing } from '@hosket/core';
 import { daylight } from '../../ui/daylight.ts';
 import { linePath, type Placer } from '../handling/paths.ts';
 
@@ -8,6 +8,8 @@ interface Props {
   place: Placer;
   scale: number;
 }
+
+const margin = { stroke: 'var(--clay)', strokeWidth: 0.8, strokeDasharray: '1 3' };
 
 /** A thing that stands on the ground: its foot, the crown over it, and when it is picked the room to be kept round it. */
 export function ThingShape({ thing, picked, place, scale }: Props) {
@@ -40,8 +42,11 @@ export function ThingShape({ thing, picked, place, scale }: Props) {
           stroke={ink}
         />
       )}
-      {picked && thing.marginMm > 0 && (
-        <circle cx={x} cy={y} r={around} fill="none" stroke="var(--clay)" strokeWidth={0.8} strokeDasharray="1 3" />
+      {picked && thing.marginMm > 0 && (crown > foot || !ring) && (
+        <circle cx={x} cy={y} r={around} fill="none" {...margin} />
+      )}
+      {picked && thing.marginMm > 0 && ring && (
+        <path d={linePath(movedOut(ring, thing.marginMm), place, true)} fill="none" {...margin} />
       )}
     </>
   );

@@ -77,13 +77,13 @@ export function Board({ project }: { project: Project }) {
       {there && (
         <>
           <MeasureField
-            label="Stands out by (below 0: slab hangs over)"
+            label="Stands out by, or −"
             value={board.beyondMm ?? 0}
             {...fieldLimits('base.board.beyondMm')}
             onValue={(beyondMm) => change({ beyondMm: beyondMm || undefined })}
           />
           <MeasureOrNoneField
-            label="Edge sawn wavy, swinging by"
+            label="Edge in waves, each way"
             none="plain"
             value={board.wave?.deepMm ?? null}
             {...fieldLimits('base.board.wave.deepMm')}
@@ -104,7 +104,7 @@ export function Board({ project }: { project: Project }) {
         </>
       )}
       <MeasureOrNoneField
-        label="Sides sloped, degrees from the level"
+        label="Sides sloped, degrees"
         none="upright"
         plain
         value={base.bevelDegrees ?? null}
@@ -150,7 +150,8 @@ export function Board({ project }: { project: Project }) {
       </div>
       {there && <BoardHoles project={project} />}
       <p className="col-span-2 text-xs text-muted">
-        From the table to the top of the board <span className="figure">{say.mm(underMm(base))}</span>
+        {there && 'A board that stands out by less than 0 lies under a slab that hangs over it. '}From the table to the
+        top of the board <span className="figure">{say.mm(underMm(base))}</span>
         {there && (
           <>
             ; the board <span className="figure">{say.area(boardAreaMm2(base))}</span>

@@ -52,18 +52,21 @@ export function WedgesPanel({ wedges }: { wedges: Wedges | null }) {
         {difference(paste.handsOnMin - foam.handsOnMin)}
         {sooner(foam.dryAt, paste.dryAt)}.
       </p>
-      <ol className="mt-1 grid gap-0.5 text-xs text-muted">
-        {list.slice(0, MOST_NAMED).map(({ at: [x, y], longMm, wideMm, deepMm, foamMl }) => (
-          <li key={`${x} ${y}`}>
-            <span className="figure">
-              {say.mm(Math.round(longMm))} × {say.mm(Math.round(wideMm))}, {say.mm(deepMm)}
-            </span>{' '}
-            at its thick edge, {say.volume(foamMl)}; deepest {say.mm(Math.round(x))} from the left,{' '}
-            {say.mm(Math.round(y))} from the front
-          </li>
-        ))}
-        {list.length > MOST_NAMED && <li>and {list.length - MOST_NAMED} smaller ones</li>}
-      </ol>
+      <details className="mt-1">
+        <summary className="cursor-pointer text-xs text-muted">Each wedge</summary>
+        <ol className="mt-1 grid gap-0.5 text-xs text-muted">
+          {list.slice(0, MOST_NAMED).map(({ at: [x, y], longMm, wideMm, deepMm, foamMl }) => (
+            <li key={`${x} ${y}`}>
+              <span className="figure">
+                {say.mm(Math.round(longMm))} × {say.mm(Math.round(wideMm))}, {say.mm(deepMm)}
+              </span>{' '}
+              at its thick edge, {say.volume(foamMl)}; deepest {say.mm(Math.round(x))} from the left,{' '}
+              {say.mm(Math.round(y))} from the front
+            </li>
+          ))}
+          {list.length > MOST_NAMED && <li>and {list.length - MOST_NAMED} smaller ones</li>}
+        </ol>
+      </details>
     </section>
   );
 }
