@@ -1,4 +1,5 @@
 export { type AreaMap, areasOf } from './areas.ts';
+export { boardFlats } from './boardFlats.ts';
 export { foamTarget } from './foamTarget.ts';
 export { type LaidRead, layIn, namedLaid } from './laidIn.ts';
 export type { Land, Layer, LayerPlan } from './layers.ts';

@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Grid, heightAt } from '../geometry/index.ts';
 import { toEnd } from '../kernel/index.ts';
+import { plan } from '../planner/index.ts';
+import { drawItem, skinMmOf, startProject } from '../project/index.ts';
 import { groundFrom } from '../testing/solids.ts';
 import { foamTarget } from './foamTarget.ts';
 import { skinOver } from './skinOver.ts';
@@ -72,5 +74,43 @@ describe('finished ground over bare foam: the foam dilated by a ball', () => {
     const { grid } = groundFrom(60, 40, (x, y) => 40 - 0.004 * (x - 30) ** 2 - 0.006 * (y - 20) ** 2);
     const back = foamTarget(over(grid, 3), 3);
     for (let x = 6; x <= 54; x += 4) expect(heightAt(back, x, 20)).toBeCloseTo(heightAt(grid, x, 20), 2);
+  });
+});
+
+describe('a flat drawn at the height of the board', () => {
+  const pad = (heightMm: number, change: object = {}) => {
+    const start = startProject('Flat', '2027-03-01');
+    const base = { ...start.base, shape: { kind: 'rectangle' as const, widthMm: 200, depthMm: 100 } };
+    // Foam on the left half only.
+    const left: [number, number][] = [
+      [0, 0],
+      [100, 0],
+      [100, 100],
+      [0, 100],
+    ];
+    const right = left.map(([x, y]): [number, number] => [x + 100, y]);
+    const block = drawItem({ ...start, base }, 'pad', left, 0, { heightMm: 30, bankDegrees: 90 }).project;
+    return drawItem(block, 'pad', right, 0, { heightMm, bankDegrees: 90, ...change }).project;
+  };
+
+  it('wears its skin like foam would; a bare board beside it wears none', () => {
+    const drawn = plan(pad(0)).report;
+    const skinMm = skinMmOf(pad(0));
+    expect(drawn.ground.highestMm).toBeCloseTo(30 + skinMm, 1);
+    expect(drawn.ground.lowestMm).toBeCloseTo(skinMm, 1);
+    // Nothing drawn there: the board is bare.
+    const project = pad(0);
+    const bare = plan({ ...project, landforms: project.landforms.slice(0, 1) }).report;
+    expect(bare.ground.lowestMm).toBe(0);
+    const paste = (report: typeof drawn) =>
+      report.takeoff.filter(({ stage }) => stage === 'skin').reduce((sum, { materials }) => sum + materials.length, 0);
+    expect(paste(drawn)).toBeGreaterThan(0);
+    // The board is covered by as much more paste as its own half is large, but for the foot of the wall.
+    const more = drawn.ground.volumeMl - bare.ground.volumeMl;
+    expect(more / ((100 * 100 * skinMm) / 1000)).toBeCloseTo(1, 1);
+  });
+
+  it('as finished ground at 0 it has no room for one', () => {
+    expect(plan(pad(0, { heightIs: 'ground' })).report.ground.lowestMm).toBe(0);
   });
 });

@@ -5,16 +5,21 @@
 import { type Grid, withValues } from '../geometry/index.ts';
 import { type Ground, measureGround } from '../ground/index.ts';
 import type { SkinField } from '../recipes/index.ts';
+import { boardFlats } from './boardFlats.ts';
 import { foamTargetOf } from './foamTarget.ts';
 
-/** The bare board wears no skin: it lies this far below anything that does, mm. */
+/** The board wears no skin where nothing was drawn on it: there it lies this far below anything that does, mm. */
 const FAR_BELOW_MM = 10_000;
 
-/** The finished heights over a grid of foam. Yields between pieces of work. */
-export function* skinOver(foam: Grid, { thicknessMm, node }: SkinField): Generator<undefined, Grid> {
+/** The finished heights over a grid of foam; `onBoard`: nodes at which the board itself wears a skin. Yields between pieces of work. */
+export function* skinOver(
+  foam: Grid,
+  { thicknessMm, node }: SkinField,
+  onBoard: Uint8Array | null = null,
+): Generator<undefined, Grid> {
   const below = withValues(
     foam,
-    foam.values.map((mm) => (mm > 0 ? -mm : FAR_BELOW_MM)),
+    foam.values.map((mm, n) => (mm > 0 || onBoard?.[n] ? -mm : FAR_BELOW_MM)),
   );
   const values = new Float64Array(foam.values.length);
   for (const [k, mm] of thicknessMm.entries()) {
@@ -24,9 +29,13 @@ export function* skinOver(foam: Grid, { thicknessMm, node }: SkinField): Generat
   return withValues(foam, values);
 }
 
-/** A ground of bare foam with its skin on, measured. */
-export function* groundOver(foam: Ground, skin: SkinField): Generator<undefined, Ground> {
-  const grid = yield* skinOver(foam.grid, skin);
+/** A ground of bare foam with its skin on, measured; `drawn` tells where the board wears one too. */
+export function* groundOver(
+  foam: Ground,
+  skin: SkinField,
+  drawn: Parameters<typeof boardFlats>[0],
+): Generator<undefined, Ground> {
+  const grid = yield* skinOver(foam.grid, skin, boardFlats(drawn, foam.grid));
   yield;
   return measureGround(foam.outline, grid, foam.built, foam.guessed);
 }

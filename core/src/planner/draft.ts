@@ -2,7 +2,7 @@
 import type { Grid } from '../geometry/index.ts';
 import { type Solved, shapedOn, solvedOf } from '../ground/index.ts';
 import { createKernel, readAsOne, toEnd } from '../kernel/index.ts';
-import { evenSkin, foamTarget, skinOver } from '../layers/index.ts';
+import { boardFlats, evenSkin, foamTarget, skinOver } from '../layers/index.ts';
 import { type Base, baseSize, drawnAlike, type Project, profilesAlike, skinMmOf } from '../project/index.ts';
 import { type Input, stage } from './input.ts';
 
@@ -53,7 +53,7 @@ const draft = stage({
     const surface = shapedOn(drawnAsOne(project), solved);
     const skinMm = skinMmOf(project);
     if (project.heights === 'ground') return { ground: surface, target: foamTarget(surface, skinMm) };
-    return { ground: yield* skinOver(surface, evenSkin(skinMm)), target: surface };
+    return { ground: yield* skinOver(surface, evenSkin(skinMm), boardFlats(project, surface)), target: surface };
   },
 });
 

@@ -27,6 +27,6 @@ export const usualGround = stage({
   needs: { formed },
   *run({ input: { project }, needs }): Generator<undefined, Ground> {
     if (project.heights === 'ground') return needs.formed;
-    return yield* groundOver(needs.formed, evenSkin(skinMmOf(project)));
+    return yield* groundOver(needs.formed, evenSkin(skinMmOf(project)), project);
   },
 });

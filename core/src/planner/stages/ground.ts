@@ -13,6 +13,6 @@ export const ground = stage({
     if (project.heights === 'ground') return needs.usualGround;
     const worn = yield* ask(skin);
     const usual = !worn.node && worn.thicknessMm[0] === skinMmOf(project);
-    return usual ? needs.usualGround : yield* groundOver(yield* ask(formed), worn);
+    return usual ? needs.usualGround : yield* groundOver(yield* ask(formed), worn, project);
   },
 });

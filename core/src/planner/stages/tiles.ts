@@ -28,7 +28,8 @@ const closedTile = (id: string) =>
       const shape = { ...drawnAlike(heights, closed, skinMm), tile: closed, profiles };
       const surface = yield* groundOf(shape, cell(shape.base));
       if (heights === 'ground') return readTile(project, closed, surface);
-      return readTile(project, closed, yield* groundOver(builtFinished(surface, skinMm()), evenSkin(skinMm())));
+      const foam = builtFinished(surface, skinMm());
+      return readTile(project, closed, yield* groundOver(foam, evenSkin(skinMm()), { ...closed, heights }));
     },
   });
 
