@@ -55,7 +55,7 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
 
   for (let step = 0; step < 9; step++) await page.keyboard.press('Control+z');
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
-  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('21 drawn');
+  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('22 drawn');
 });
 
 test('the plan shows slope and height with a key, and remembers the choice', async ({ app, page }) => {

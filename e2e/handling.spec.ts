@@ -94,7 +94,7 @@ test('several picked things move, are copied, mirrored, turned, locked, hidden a
   await page.keyboard.press('Shift+ArrowUp');
   await expect(whole).not.toHaveAttribute('aria-label', label ?? '');
   await picked.getByRole('button', { name: 'Copy' }).click();
-  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('23 drawn');
+  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('24 drawn');
   await picked.getByRole('button', { name: 'Mirror' }).click();
   await picked.getByRole('button', { name: 'Turn by 15°' }).click();
   await picked.getByRole('button', { name: 'Hide on the plan' }).click();
@@ -103,7 +103,7 @@ test('several picked things move, are copied, mirrored, turned, locked, hidden a
   await expect(picked.getByRole('button', { name: 'Delete them' })).toBeDisabled();
   await picked.getByRole('button', { name: 'Unlock' }).click();
   await picked.getByRole('button', { name: 'Delete them' }).click();
-  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('21 drawn');
+  await expect(page.getByRole('link', { name: /^Ground/ })).toContainText('22 drawn');
   await app.settled();
 });
 

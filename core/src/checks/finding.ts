@@ -6,7 +6,7 @@ import type { Balance, FigureStand, Fit, HouseWay, LimitRead } from '../fit/inde
 import type { Grid } from '../geometry/index.ts';
 import type { Ground, SpanRead, VoidReads } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, Target } from '../layers/index.ts';
-import type { Glue, Project, School } from '../project/index.ts';
+import type { Glue, HandLayer, Project, School } from '../project/index.ts';
 import type { ShoppingLine } from '../stores/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
 import type { SetRead } from '../tiles/index.ts';
@@ -39,6 +39,8 @@ export interface Finding {
   /** Building in this way mends it, or gluing with this. */
   way?: School;
   glue?: Glue;
+  /** Building this stack by hand mends it. */
+  stack?: { school: School; layers: readonly HandLayer[] };
   /** Planning in thin sheets mends it. */
   thin?: true;
   /** The builder's own reason to go against it; then it does not count. */
@@ -55,6 +57,14 @@ export const onGround = (itemId: string, place: string, code: string, message: s
   remedy,
   itemId,
 });
+
+/** A stack that could be built instead, and what the plan comes to with it. */
+export interface OtherStack {
+  school: School;
+  layers: readonly HandLayer[];
+  finish: Days['finish'];
+  handsOnMin: number;
+}
 
 /** What a rule may read. Rules change nothing. */
 export interface PlanView {
@@ -85,6 +95,8 @@ export interface PlanView {
   ways: readonly { school: School; finish: Days['finish']; handsOnMin: number }[];
   /** The same for the layers as they are, with other glues; empty where the deadline is kept. */
   glues: readonly { glue: Glue; finish: Days['finish']; handsOnMin: number }[];
+  /** Other stacks; empty where no limit that they could keep is broken. */
+  stacks: readonly OtherStack[];
 }
 
 export type Rule = (plan: PlanView) => Finding[];

@@ -85,7 +85,7 @@ import { upsideDownCliffs } from './rules/upsideDownCliffs.ts';
 import { wallsMeet } from './rules/wallsMeet.ts';
 import { withWords } from './said.ts';
 
-export { bands, type Finding, type PlanView, severities } from './finding.ts';
+export { bands, type Finding, type OtherStack, type PlanView, severities } from './finding.ts';
 export { findingIn } from './said.ts';
 export { sayGradient } from './words.ts';
 

@@ -1,11 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { type Project, readProject, startProject } from '../project/index.ts';
+import { type Project, readProject, settleByHand, startProject } from '../project/index.ts';
 import { plan } from './plan.ts';
 
-const read = readProject(readFileSync(new URL('../../../samples/harl-quarry.hosket.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.fault.message);
-const harl: Project = read.value;
+const sample = (name: string): Project => {
+  const read = readProject(readFileSync(new URL(`../../../samples/${name}.hosket.json`, import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(read.fault.message);
+  return read.value;
+};
+const harl = sample('harl-quarry');
+const tarrow = sample('tarrow-moor');
 const built = (school: Project['stacking']['school'], limits: Partial<Project['limits']> = {}) =>
   plan({ ...harl, stacking: { ...harl.stacking, school }, limits: { ...harl.limits, ...limits } }).report;
 
@@ -69,5 +73,26 @@ describe('who chooses the way of building', () => {
     expect(finding?.remedy).toMatch(/^Kept by .* in the joints: ready by \d{4}-\d\d-\d\d 80 times in 100/);
     const mended = glued(finding?.glue ?? 'white PVA', dueDate);
     expect(mended.findings.find(({ code }) => code === 'limit-due')).toBeUndefined();
+  });
+
+  it('a deadline that only another stack keeps names that stack, and building it keeps it', () => {
+    const within = (dueDate: string | null) => ({ ...tarrow, limits: { ...tarrow.limits, dueDate } });
+    const day = plan(within(null)).report.finish?.sure.slice(0, 10) ?? '';
+    const DAY_MS = 86_400_000;
+    const dates = [1, 2, 3, 4].map((before) => new Date(Date.parse(day) - before * DAY_MS).toISOString().slice(0, 10));
+    const named = dates.flatMap((dueDate) => {
+      const { findings } = plan(within(dueDate)).report;
+      const stack = findings.find(({ code }) => code === 'limit-due')?.stack;
+      return stack ? [{ dueDate, stack, findings }] : [];
+    });
+    expect(named).toHaveLength(1);
+    const [{ dueDate, stack, findings }] = named;
+    expect(findings.find(({ code }) => code === 'limit-due')?.remedy).toMatch(
+      /^Kept by another stack, carve back: 1 Dense foam 30, 1 Dense foam 10: ready by/,
+    );
+    const other = { ...within(dueDate), stacking: { ...tarrow.stacking, school: stack.school } };
+    const { report } = plan(settleByHand(other, stack.layers));
+    expect(report.findings.find(({ code }) => code === 'limit-due')).toBeUndefined();
+    expect((report.finish?.sure.slice(0, 10) ?? '9') <= dueDate).toBe(true);
   });
 });

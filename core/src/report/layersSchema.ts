@@ -121,7 +121,7 @@ const schoolFields = {
 export const schoolSchema = z.strictObject(schoolFields);
 export type SchoolReport = z.infer<typeof schoolSchema>;
 
-const handLayerSchema = z.strictObject({ sheetIds: z.array(z.string()), sliceMm: z.number().nullable() });
+export const handLayerSchema = z.strictObject({ sheetIds: z.array(z.string()), sliceMm: z.number().nullable() });
 
 export const stackSchema = z.strictObject({
   ...schoolFields,

@@ -1,4 +1,4 @@
-import { findingsFor, type PlanView } from '../checks/index.ts';
+import { findingsFor, type OtherStack, type PlanView } from '../checks/index.ts';
 import type { Choice, Chosen, Proposal, Way } from '../choice/index.ts';
 import type { Cutting } from '../cutting/index.ts';
 import { type Days, wallClock } from '../days/index.ts';
@@ -67,6 +67,7 @@ export interface Land {
   cuttingReport: PlanReport['cutting'];
   middles: Middles;
   wedges: WedgesReport | null;
+  otherStacks: readonly OtherStack[];
 }
 
 /** The plan as data: what every screen shows and the command line prints; and what its rules read. Yields between pieces of work. */
@@ -144,6 +145,7 @@ export function* reportOf(
     glues: limits.some(({ id, kept }) => id === 'due' && kept === false)
       ? yield* withOtherGlues(project, chosen, cutting)
       : [],
+    stacks: land.otherStacks,
     ways: worked.map(({ plan, days }) => ({
       school: plan.school,
       finish: days.finish,

@@ -19,6 +19,7 @@ import {
   areaReportSchema,
   finishSchema,
   frontSchema,
+  handLayerSchema,
   movesSchema,
   schoolSchema,
   stackSchema,
@@ -246,6 +247,7 @@ const findingSchema = z.strictObject({
   mend: z.strictObject({ recipe: z.string(), coat: z.string(), to: z.number().int() }).optional(),
   way: z.enum(schools).optional(),
   glue: z.enum(glues).optional(),
+  stack: z.strictObject({ school: z.enum(schools), layers: z.array(handLayerSchema).readonly() }).optional(),
   thin: z.literal(true).optional(),
   overruled: z.string().optional(),
 });

@@ -1,4 +1,4 @@
-import { type Finding, findingIn, moveCoat, overrule, putRecipe, withThinSheets } from '@hosket/core';
+import { type Finding, findingIn, moveCoat, overrule, putRecipe, settleByHand, withThinSheets } from '@hosket/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { edit } from '../store/projectStore.ts';
@@ -14,7 +14,7 @@ const link = 'cursor-pointer text-clay underline';
 
 /** One finding: what, why, what to do; where it can be mended by moving a coat, a button that does; and the way to go against it, with a note. */
 export function FindingItem({ finding, whole }: { finding: Finding; whole?: boolean }) {
-  const { severity, reason, itemId, at, coat, mend, way, glue, thin, overruled } = finding;
+  const { severity, reason, itemId, at, coat, mend, way, glue, stack, thin, overruled } = finding;
   const { message, remedy, place } = findingIn(
     finding,
     useView((view) => view.units),
@@ -87,6 +87,17 @@ export function FindingItem({ finding, whole }: { finding: Finding; whole?: bool
         {thin && counts && (
           <button type="button" className={link} onClick={() => edit(withThinSheets)}>
             Plan it in card and cork
+          </button>
+        )}
+        {stack && counts && (
+          <button
+            type="button"
+            className={link}
+            onClick={() =>
+              edit((p) => settleByHand({ ...p, stacking: { ...p.stacking, school: stack.school } }, stack.layers))
+            }
+          >
+            Build that stack
           </button>
         )}
         {glue && counts && (

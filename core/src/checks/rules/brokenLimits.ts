@@ -1,6 +1,7 @@
+import type { HandLayer, Project } from '../../project/index.ts';
 import type { Finding, PlanView, Rule } from '../finding.ts';
 
-/** Limits and rules of the brief that the plan breaks; a deadline or a limit of hours with the way of building or the glue that would keep it. */
+/** Limits and rules of the brief that the plan breaks; a deadline or a limit of hours with the way of building, the stack or the glue that would keep it. */
 export const brokenLimits: Rule = (plan) =>
   plan.limits
     .filter(({ kept }) => kept === false)
@@ -21,13 +22,13 @@ export const brokenLimits: Rule = (plan) =>
 
 /** What a plan comes to when something else is chosen, and what that is. */
 type Other = Pick<PlanView['ways'][number], 'finish' | 'handsOnMin'> & {
-  mends: Pick<Finding, 'way' | 'glue'>;
+  mends: Pick<Finding, 'way' | 'glue' | 'stack'>;
   words: string;
 };
 
-/** The way of building or the glue of fewest minutes that keeps a limit which the present one breaks, with its figures; null where none does. */
+/** The way of building, the stack or the glue of fewest minutes that keeps a limit which the present one breaks, with its figures; null where none does. */
 function keptBy(
-  { project: { limits }, layers, days, ways, glues }: PlanView,
+  { project: { limits, sheets }, layers, days, ways, glues, stacks }: PlanView,
   limit: string,
 ): { mends: Other['mends']; words: string } | null {
   const { dueDate, benchHours, sureOf } = limits;
@@ -39,6 +40,11 @@ function keptBy(
     ...ways
       .filter(({ school }) => school !== layers.school)
       .map(({ school, ...read }) => ({ ...read, mends: { way: school }, words: `the way "${school}"` })),
+    ...stacks.map(({ school, layers: sheetsOf, ...read }) => ({
+      ...read,
+      mends: { stack: { school, layers: sheetsOf } },
+      words: `another stack, ${school}: ${inWordsOf(sheetsOf, sheets)}`,
+    })),
     ...glues.map(({ glue, ...read }) => ({ ...read, mends: { glue }, words: `${glue} in the joints` })),
   ];
   const [best] = others.filter(keeps).sort((a, b) => a.handsOnMin - b.handsOnMin);
@@ -47,4 +53,15 @@ function keptBy(
   const minutes = more === 0 ? '' : `, ${Math.abs(more)} min ${more > 0 ? 'more' : 'less'} at the bench`;
   const ready = best.finish ? `ready by ${best.finish.sure.slice(0, 10)} ${sureOf} times in 100` : 'without dates';
   return { mends: best.mends, words: `Kept by ${best.words}: ${ready}${minutes}.` };
+}
+
+/** "2 Dense foam 20, 1 Dense foam 10". */
+function inWordsOf(layers: readonly HandLayer[], sheets: Project['sheets']): string {
+  const count = new Map<string, number>();
+  for (const { sheetIds, sliceMm } of layers) {
+    const sheet = sheets.find(({ id }) => id === sheetIds[0]);
+    const name = `${sheet?.name || sheetIds[0]}${sliceMm === null ? '' : ' sliced'}`;
+    count.set(name, (count.get(name) ?? 0) + 1);
+  }
+  return [...count].map(([name, times]) => `${times} ${name}`).join(', ');
 }

@@ -8,6 +8,7 @@ import { choice } from './choice.ts';
 import { cutting, cuttingReport } from './cutting.ts';
 import { ground } from './ground.ts';
 import { middles } from './middles.ts';
+import { otherStacks } from './otherStacks.ts';
 import { chosenPaste } from './paste.ts';
 import { pools } from './pools.ts';
 import { laid } from './rooms.ts';
@@ -65,6 +66,7 @@ export const report = stage({
     cuttingReport,
     middles,
     wedges,
+    otherStacks,
   },
   run: ({ input: { project }, needs: { bySchool: all, chosen, ...land } }) => reportOf(project, land, all, chosen),
 });
