@@ -4,7 +4,6 @@ import type {
   Judging,
   MovesReport,
   NestJob,
-  PlanReport,
   Project,
   Ring,
   School,
@@ -16,6 +15,7 @@ import type {
   ZoneMap,
 } from '@hosket/core';
 import { z } from 'zod';
+import type { Patch } from './patch.ts';
 
 /** Asks for the plan of a project. A later ticket replaces an earlier one. */
 // Messages and not calls (comlink): a plan answers several times, what is drawn first, and an answer that an edit has overtaken is none.
@@ -71,7 +71,8 @@ export type PlanAnswer = { ticket: number } & (
   | { kind: 'drawn'; drawn: DrawnFields }
   | {
       kind: 'plan';
-      report: PlanReport;
+      /** From the report of the answer before to this one's. */
+      report: Patch;
       rest: Pick<Fields, 'pasteMm' | 'areas'> | null;
       jobs: NestJob[] | null;
       near: boolean;
@@ -88,7 +89,7 @@ export const answerSchema = z.discriminatedUnion('kind', [
   z.object({
     ticket: z.number(),
     kind: z.literal('plan'),
-    report: z.custom<PlanReport>(),
+    report: z.custom<Patch>(),
     rest: z.custom<Pick<Fields, 'pasteMm' | 'areas'> | null>(),
     jobs: z.custom<NestJob[] | null>(),
     near: z.boolean(),

@@ -5,6 +5,7 @@ import { usePreview } from '../store/preview.ts';
 import { projectStore } from '../store/projectStore.ts';
 import { dropDraft, useDraft } from './draftStore.ts';
 import { answerSchema, bare, type DrawnFields, type Fields, type PlanRequest, type Weighed } from './messages.ts';
+import { patched } from './patch.ts';
 
 interface PlanState {
   report: PlanReport | null;
@@ -61,6 +62,7 @@ export const usePlan = create<PlanState>(() => ({
 export function startPlanning(): () => void {
   const worker = new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' });
   let ticket = 0;
+  let reported: PlanReport | null = null;
   const ask = (project: Project) => {
     ticket++;
     usePlan.setState({ behind: true, suggestion: null, moves: undefined, weighed: null });
@@ -77,8 +79,11 @@ export function startPlanning(): () => void {
       usePlan.setState(({ fields }) => ({ fields: { ...nothingElse(fields, answer.drawn), ...answer.drawn } }));
       if (!usePreview.getState().latest) dropDraft();
     } else if (answer.kind === 'plan') {
+      // Whatever the page shows, the next answer begins from this one.
+      const report = patched(reported, answer.report) as PlanReport;
+      reported = report;
       usePlan.setState((state) => ({
-        report: answer.report,
+        report,
         fields: state.fields && { ...state.fields, ...answer.rest },
         stages: answer.stages,
         jobs: answer.jobs ?? state.jobs,

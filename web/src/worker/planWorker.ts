@@ -3,6 +3,7 @@ import {
   type Drawn,
   type Grid,
   type Plan,
+  type PlanReport,
   type Project,
   parseProject,
   type School,
@@ -11,6 +12,7 @@ import {
 import { z } from 'zod';
 import { breath } from './breath.ts';
 import type { Fields, PlanAnswer, PlanRequest } from './messages.ts';
+import { patchOf } from './patch.ts';
 
 z.config({ jitless: true });
 
@@ -20,6 +22,9 @@ let waiting: PlanRequest | null = null;
 let working = false;
 
 let sent: { [K in 'ground' | 'target' | 'zones' | 'areas' | 'paste' | 'cutting']?: unknown } = {};
+
+/** The report that was sent last: of the next only what has changed is sent. */
+let reported: PlanReport | null = null;
 
 const copyOf = (grid: Grid): Grid => ({ ...grid, values: grid.values.slice() });
 
@@ -52,7 +57,9 @@ function answerWith(ticket: number, { report, ground, target, zones, pasteMm, ar
   const fresh = areas !== sent.areas || pasteMm !== sent.paste;
   sent = { ground, target, zones, areas, paste: pasteMm, cutting };
   const rest = fresh ? { pasteMm, areas: areas.node } : null;
-  answer({ ticket, kind: 'plan', report, rest, jobs, near, stages: planner.times() });
+  const patch = patchOf(reported, report);
+  reported = report;
+  answer({ ticket, kind: 'plan', report: patch, rest, jobs, near, stages: planner.times() });
 }
 
 /** One run to its end; where it may be broken off, null when a newer request has come meanwhile. */
