@@ -181,6 +181,7 @@ function* layJob(
   let placed = (kept ? known : []).map(bare);
   let leftOver: number[] = [];
   if (placed.length < pieces.length) {
+    yield;
     const search = createSearch(kept ? { ...problem, pinned: placed } : problem, cutting.search.seed);
     while (search.tries() < QUICK_TRIES) {
       yield;

@@ -1,3 +1,4 @@
+import { toEnd } from '../kernel/index.ts';
 import type { Grid } from './grid.ts';
 
 /** Spacing of the curve, mm: half of a tenth, so that glue lines and inch sheets (19.05 mm) fall on it. */
@@ -24,7 +25,14 @@ export interface Hypsometry {
  * Closed forms per triangle: with h1 <= h2 <= h3, area above h is A(h3-h)^2/((h3-h1)(h3-h2)) for h >= h2 and A - A(h-h1)^2/((h2-h1)(h3-h1))
  * below; the volume is its integral. What lies below 0 counts for nothing, and ground within FLUSH_MM of the board is bare board.
  */
-export function hypsometryOf(grid: Grid, coverage: Float32Array | null): Hypsometry {
+export const hypsometryOf = (grid: Grid, coverage: Float32Array | null): Hypsometry =>
+  toEnd(hypsometryIn(grid, coverage));
+
+/** So many rows are added between two yields. */
+const ROWS_EACH = 64;
+
+/** The same, yielding between pieces of work. */
+export function* hypsometryIn(grid: Grid, coverage: Float32Array | null): Generator<undefined, Hypsometry> {
   const { columns, rows, cellMm, values: z } = grid;
   let highest = 0;
   for (let n = 0; n < z.length; n++) if (z[n] > highest) highest = z[n];
@@ -37,7 +45,8 @@ export function hypsometryOf(grid: Grid, coverage: Float32Array | null): Hypsome
     wholeAreaForVolume: new Float64Array(levels + 1),
   };
   const half = (cellMm * cellMm) / 2;
-  for (let j = 0; j < rows - 1; j++)
+  for (let j = 0; j < rows - 1; j++) {
+    if (j % ROWS_EACH === ROWS_EACH - 1) yield;
     for (let i = 0; i < columns - 1; i++) {
       const share = coverage ? coverage[j * (columns - 1) + i] : 1;
       if (share === 0) continue;
@@ -54,6 +63,7 @@ export function hypsometryOf(grid: Grid, coverage: Float32Array | null): Hypsome
         addTriangle(part, a, d, c, half * share);
       }
     }
+  }
   // Triangles wholly above a level were entered once, at the highest such level; carry them down.
   let area = 0;
   let areaForVolume = 0;

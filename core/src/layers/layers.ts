@@ -212,6 +212,11 @@ function* layersOf(
     const foamLeftMl = (areaMm2 * thicknessMm) / 1000 - carveMl - cutOutMl - volumes.leftMl[k];
     const netCarveMl = Math.max(0, carveMl - volumes.carveMl[k]);
     const parts = partsOf(project.sheets, target.grid, ground.outline, map, model.stock, step, pieces);
+    yield;
+    const contactMm2 = k ? areaOf(touching(kept[k - 1], pieces)) : onBoard(project.base, pieces);
+    yield;
+    const dowels = k ? dowelsBetween(kept[k - 1], pieces, project.stacking.dowel) : [];
+    yield;
     layers.push({
       index: k + 1,
       sheetId: model.stock[option.pools[0]].sheetIds[0],
@@ -223,7 +228,7 @@ function* layersOf(
       outlineAtMm: step.outlineAtMm,
       areaMm2,
       cutMl,
-      contactMm2: k ? areaOf(touching(kept[k - 1], pieces)) : onBoard(project.base, pieces),
+      contactMm2,
       outlineMm: pieces.reduce((length, piece) => length + polygonOutline(piece), 0),
       carveMl: netCarveMl,
       hollowMl: asked[k].some(({ works }) => works.length) ? Math.max(0, cutMl - netCarveMl - foamLeftMl) : 0,
@@ -234,7 +239,7 @@ function* layersOf(
       cutOutMl,
       parts,
       works: asked[k].flatMap(({ works }) => works),
-      dowels: k ? dowelsBetween(kept[k - 1], pieces, project.stacking.dowel) : [],
+      dowels,
       fitsWhole: parts.every((part) => part.pieces.every((piece) => fitsOne(piece, part, project.sheets))),
     });
   }

@@ -37,6 +37,9 @@ export interface PartPaste extends PasteDepth {
 
 export const BIN_MM = 0.05;
 
+/** So many rows are looked at between two yields. */
+const ROWS_EACH = 64;
+
 /** Where a cell is looked at: its middle, or the middles of its quarters. */
 const WHOLE: readonly (readonly [number, number])[] = [[0.5, 0.5]];
 const QUARTERS: readonly (readonly [number, number])[] = [
@@ -52,7 +55,7 @@ const QUARTERS: readonly (readonly [number, number])[] = [
  * Depth square to the surface = (ground - foam after carving) x cosine of the slope, over the true surface. A cell through which an outline or
  * a top runs is looked at in its four quarters; where paste fills up to a rising target the area is spread over the depths it runs through; the deepest spot also where the edge of a layer passes through the cell, since paste lies deepest just outside it.
  */
-export function pasteByPart(
+export function* pasteByPart(
   ground: Grid,
   target: Grid,
   coverage: Float32Array | null,
@@ -60,7 +63,7 @@ export function pasteByPart(
   { node, areas }: Pick<AreaMap, 'node' | 'areas'>,
   split: Split | null,
   wedges: WedgeCells | null = null,
-): { parts: PartPaste[]; whole: PasteDepth; depthMm: Float32Array | null } {
+): Generator<undefined, { parts: PartPaste[]; whole: PasteDepth; depthMm: Float32Array | null }> {
   const z = ground.values;
   const t = target.values;
   const { columns, rows } = ground;
@@ -76,7 +79,8 @@ export function pasteByPart(
   }));
   const depthMm = split ? new Float32Array((columns - 1) * (rows - 1)) : null;
   const rules = areas.map((_, area) => foamRule(steps, area));
-  for (let j = 0, cell = 0; j < rows - 1; j++)
+  for (let j = 0, cell = 0; j < rows - 1; j++) {
+    if (j % ROWS_EACH === ROWS_EACH - 1) yield;
     for (let i = 0; i < columns - 1; i++, cell++) {
       const areaMm2 = (coverage ? coverage[cell] : 1) * ground.cellMm * ground.cellMm;
       const sum = sums[split ? split.of[cell] : 0];
@@ -120,6 +124,7 @@ export function pasteByPart(
         }
       }
     }
+  }
   const parts = sums.map(({ rises, total, deepestMm, deepestCell, fill, skin, wedge }): PartPaste => {
     // From here on `rises` holds the area of each bin.
     for (let bin = 1; bin < rises.length; bin++) rises[bin] += rises[bin - 1];

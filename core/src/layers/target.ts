@@ -1,5 +1,5 @@
 /** The foam target: the ground less its skin, and its curve of heights. */
-import { type Grid, type Hypsometry, hypsometryOf, volumeAbove, withValues } from '../geometry/index.ts';
+import { type Grid, type Hypsometry, hypsometryIn, hypsometryOf, volumeAbove, withValues } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { toEnd } from '../kernel/index.ts';
 import type { SkinField } from '../recipes/index.ts';
@@ -19,7 +19,8 @@ export const targetOf = (ground: Ground, skin: SkinField): Target => toEnd(targe
 export function* targetFor(ground: Ground, skin: SkinField): Generator<undefined, Target> {
   const grid = yield* eroded(ground.grid, skin);
   yield;
-  return foamItself({ grid, coverage: ground.coverage });
+  const curve = yield* hypsometryIn(grid, ground.coverage);
+  return { grid, curve, volumeMl: volumeAbove(curve, 0) / 1000 };
 }
 
 /** Foam that was drawn as it is to be. */

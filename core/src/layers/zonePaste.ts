@@ -49,18 +49,18 @@ export interface PasteMap {
 }
 
 /** Paste of a stack, zone by zone. What the cells tell is stretched (by parts of a per cent) to what the solids tell, so that nothing is lost between zones. */
-export function pasteOfZones(
+export function* pasteOfZones(
   land: Land,
   plan: LayerPlan,
   skinMl: number,
   zones: ZoneMap,
   count: number,
   wedged: { fromMm: number; skimMm: number } | null = null,
-): PasteMap {
+): Generator<undefined, PasteMap> {
   const { ground, target, map, rooms } = land;
   const wedges = wedged ? wedgesOf(land, plan.layers, wedged) : null;
   const split = { of: zones.zone, count };
-  const { parts, whole, depthMm } = pasteByPart(
+  const { parts, whole, depthMm } = yield* pasteByPart(
     ground.grid,
     target.grid,
     ground.coverage,
@@ -74,6 +74,7 @@ export function pasteOfZones(
   const [filled, wedgedMl] = [sumOf(({ fillMl }) => fillMl), sumOf(({ wedgeMl }) => wedgeMl)];
   const gapMl = plan.fillMl + plan.rooms.fillMl;
   const wedgeMl = filled + wedgedMl > 0 ? (wedgedMl * gapMl) / (filled + wedgedMl) : 0;
+  yield;
   const taken = parts.map(() => ({ fill: 0, skin: 0 }));
   roomVolumes(rooms, ground, target.grid, map, plan.layers, (node, fillMl, roomSkinMl) => {
     const zone = taken[zoneAt(ground.grid, zones, node)];

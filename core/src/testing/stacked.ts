@@ -44,7 +44,7 @@ export function landFor(project: Project, ground: Ground, given?: Target) {
 export function taken(project: Project, plan: LayerPlan, land: ReturnType<typeof landFor>) {
   const { ground, target, zones, worn } = land;
   const skinMl = ground.volumeMl - target.volumeMl;
-  const paste = pasteOfZones(land, plan, skinMl, zones.map, zones.zones.length);
+  const paste = toEnd(pasteOfZones(land, plan, skinMl, zones.map, zones.zones.length));
   return {
     paste,
     skinMl,

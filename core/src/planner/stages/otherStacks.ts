@@ -9,7 +9,7 @@ const MOST = 3;
 
 /** Other stacks with their dates and minutes, where the one that is built breaks the deadline or the hours of the brief. */
 export const otherStacks = stage({
-  name: 'other stacks against a limit',
+  name: 'amounts of other stacks against a limit',
   needs: { choice, worked },
   *run({ input: { project }, needs, ask }): Generator<undefined, OtherStack[]> {
     const { dueDate, benchHours } = project.limits;

@@ -12,6 +12,6 @@ export const chosenPaste = stage({
     const { plan: cheapest } = yield* ask(layersBy(plan.school));
     return cheapest === plan
       ? yield* ask(pasteBy(plan.school))
-      : pasteFor(under, plan, project.stacking.wedges ?? null);
+      : yield* pasteFor(under, plan, project.stacking.wedges ?? null);
   },
 });

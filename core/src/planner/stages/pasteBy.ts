@@ -17,7 +17,11 @@ interface Under {
 }
 
 /** Paste on a stack, zone by zone. */
-export const pasteFor = ({ land, zones: read }: Under, plan: LayerPlan, wedges: Wedged): PasteMap =>
+export const pasteFor = (
+  { land, zones: read }: Under,
+  plan: LayerPlan,
+  wedges: Wedged,
+): Generator<undefined, PasteMap> =>
   pasteOfZones(land, plan, land.ground.volumeMl - land.target.volumeMl, read.map, read.zones.length, wedges);
 
 export const pasteBy = (school: School) =>

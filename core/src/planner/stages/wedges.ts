@@ -20,9 +20,9 @@ const LEAST_FILL_ML = 5;
 const otherPaste = stage({
   name: 'paste, steps filled the other way',
   needs: { ...underPaste, plan: chosenLayers },
-  run: ({ input: { project }, needs: { plan, ...under } }): PasteMap | null => {
+  *run({ input: { project }, needs: { plan, ...under } }): Generator<undefined, PasteMap | null> {
     const { wedges: on } = project.stacking;
-    return on || plan.fillMl >= LEAST_FILL_ML ? pasteFor(under, plan, on ? null : USUAL_WEDGES) : null;
+    return on || plan.fillMl >= LEAST_FILL_ML ? yield* pasteFor(under, plan, on ? null : USUAL_WEDGES) : null;
   },
   lags: () => true,
 });

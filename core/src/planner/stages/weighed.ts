@@ -31,7 +31,11 @@ export const weighed = (school: School, written: readonly HandLayer[]) =>
         steps,
         costOf(model, steps, weightsOf(project.stacking)),
       );
-      const paste = pasteFor({ land: needs.land, zones: needs.zoneAreas }, plan, project.stacking.wedges ?? null);
+      const paste = yield* pasteFor(
+        { land: needs.land, zones: needs.zoneAreas },
+        plan,
+        project.stacking.wedges ?? null,
+      );
       const above = aboveOf(input, needs, paste);
       const takeoff = takeoffOf(project, plan, above, null, paste.wedges);
       return schoolReport(project, {
