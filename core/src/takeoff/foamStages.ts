@@ -1,7 +1,7 @@
 import { type Cutting, paceOf } from '../cutting/index.ts';
 import { lineLength } from '../geometry/index.ts';
 import type { LayerPlan, PasteMap } from '../layers/index.ts';
-import { type Catalogue, catalogueOf, glueOf, labour, stuffOf } from '../materials/index.ts';
+import { type Catalogue, catalogueOf, type GlueData, glueOf, labour, stuffOf } from '../materials/index.ts';
 import { type Project, sheetMm, sheetsWorth } from '../project/index.ts';
 import { exactly, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
@@ -65,25 +65,27 @@ export function cutting(project: Project, plan: LayerPlan, cut: Cutting | null):
   };
 }
 
-/** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is where the layer laid on it touches what is below. */
-export function gluing(project: Project, plan: { layers: readonly { contactMm2: number }[] }): StageTakeoff {
-  const catalogue = catalogueOf(project.materials);
-  const glue = glueOf(project.stacking.glue, catalogue);
-  const areaMm2 = plan.layers.reduce((total, layer) => total + layer.contactMm2, 0);
-  const materials: TakenMaterial[] = glue.spreads.map(({ material, name, share, spread }) => ({
+/** Glue over an area, each of its parts by its share. */
+const spreadOver = (glue: GlueData, areaMm2: number, where: string): TakenMaterial[] =>
+  glue.spreads.map(({ material, name, share, spread }) => ({
     name: `Joint glue, ${name}`,
     amount: amountOf(
       'g',
       (areaMm2 * share) / 1e6,
       share < 1 ? 'joint area x its part x spread' : 'joint area x spread',
-      [
-        cm2(project.base.board.material === 'none' ? 'joints' : 'joints, board included', areaMm2),
-        ...(share < 1 ? [{ name: 'its part of a joint', value: 100 * share, unit: '%' }] : []),
-      ],
+      [cm2(where, areaMm2), ...(share < 1 ? [{ name: 'its part of a joint', value: 100 * share, unit: '%' }] : [])],
       [times(spread)],
     ),
     material,
   }));
+
+/** Joint k is the face on which layer k + 1 lies; joint 0 is the board. Its area is where the layer laid on it touches what is below. */
+export function gluing(project: Project, plan: { layers: readonly { contactMm2: number }[] }): StageTakeoff {
+  const catalogue = catalogueOf(project.materials);
+  const glue = glueOf(project.stacking.glue, catalogue);
+  const areaMm2 = plan.layers.reduce((total, layer) => total + layer.contactMm2, 0);
+  const where = project.base.board.material === 'none' ? 'joints' : 'joints, board included';
+  const materials = spreadOver(glue, areaMm2, where);
   const perArea = amountOf('min', areaMm2 / 1e4, '', [], [times(labour.glueArea)]);
   const perLayer = amountOf('min', plan.layers.length, '', [], [times(labour.glueLayer)]);
   return {
@@ -134,17 +136,7 @@ export function wedging(project: Project, wedges: PasteMap['wedges']): StageTake
   const glue = glueOf(project.stacking.glue, catalogue);
   const areaMm2 = wedges.list.reduce((sum, wedge) => sum + wedge.areaMm2, 0);
   const metres = wedges.list.reduce((sum, { longMm }) => sum + longMm, 0) / 1000;
-  const materials: TakenMaterial[] = glue.spreads.map(({ material, name, share, spread }) => ({
-    name: `Joint glue, ${name}`,
-    amount: amountOf(
-      'g',
-      (areaMm2 * share) / 1e6,
-      'area under the wedges x spread',
-      [cm2('wedges', areaMm2)],
-      [times(spread)],
-    ),
-    material,
-  }));
+  const materials = spreadOver(glue, areaMm2, 'wedges');
   const { density } = stuffOf(project.sheets[0] ?? { material: 'xps', own: null }, catalogue);
   return {
     id: 'wedges',

@@ -3,6 +3,7 @@ import { Plus, X } from 'lucide-react';
 import { edit, projectNow, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
+import { PointRows, partedAfter } from '../../ui/PointRows.tsx';
 import { say as sayToast } from '../../ui/toast.tsx';
 import { PanelPicture } from './PanelPicture.tsx';
 
@@ -141,55 +142,26 @@ interface PartProps {
 
 /** Corners of the upper edge from left to right. */
 function Top({ top, set }: PartProps & { top: [number, number][] }) {
-  const move = (k: number, at: [number, number]) => set({ top: top.map((point, n) => (n === k ? at : point)) });
-  const split = (k: number) => {
-    const [[ax, ay], [bx, by]] = [top[k], top[k + 1]];
-    set({ top: [...top.slice(0, k + 1), [(ax + bx) / 2, (ay + by) / 2], ...top.slice(k + 1)] });
-  };
   return (
     <>
-      <p aria-hidden className="mt-2 grid grid-cols-[1fr_1fr_3.2rem] gap-1 text-xs text-muted">
+      <p aria-hidden className="mt-2 grid grid-cols-[1.4rem_1fr_1fr_3.2rem] gap-1 text-xs text-muted">
+        <span />
         <span>From the left</span>
         <span>Height</span>
       </p>
-      <ol aria-label="Corners of the upper edge" className="grid gap-1">
-        {top.map(([x, y], k) => (
-          <li key={k} className="grid grid-cols-[1fr_1fr_auto_auto] items-center gap-1">
-            <MeasureField
-              hideLabel
-              label={`Corner ${k + 1} of the upper edge, from the left`}
-              value={x}
-              most={3000}
-              onValue={(across) => move(k, [across, y])}
-            />
-            <MeasureField
-              hideLabel
-              label={`Corner ${k + 1} of the upper edge, height`}
-              value={y}
-              least={0.5}
-              most={3000}
-              onValue={(up) => move(k, [x, up])}
-            />
-            <Button
-              tone="quiet"
-              className="!px-1"
-              aria-label={`Add a corner after corner ${k + 1}`}
-              disabled={k === top.length - 1}
-              onClick={() => split(k)}
-            >
-              <Plus size={13} aria-hidden />
-            </Button>
-            <Button
-              tone="quiet"
-              className="!px-1"
-              aria-label={`Take out corner ${k + 1}`}
-              disabled={top.length <= 2}
-              onClick={() => set({ top: top.filter((_, n) => n !== k) })}
-            >
-              <X size={13} aria-hidden />
-            </Button>
-          </li>
-        ))}
+      <ol aria-label="Corners of the upper edge">
+        <PointRows
+          points={top}
+          name="Corner"
+          measures={['from the left', 'height']}
+          least={[0, 0.5]}
+          most={3000}
+          fewest={2}
+          ends
+          move={(k, at) => set({ top: top.map((point, n) => (n === k ? at : point)) })}
+          split={(k) => set({ top: partedAfter(top, k) })}
+          remove={(k) => set({ top: top.filter((_, n) => n !== k) })}
+        />
       </ol>
     </>
   );

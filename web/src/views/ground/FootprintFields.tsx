@@ -1,7 +1,6 @@
 import { type Footprint, fieldLimits, footprintOfKind, type Thing } from '@hosket/core';
-import { Plus, X } from 'lucide-react';
-import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
+import { PointRows, partedAfter } from '../../ui/PointRows.tsx';
 
 const shapes = [
   { value: 'round', text: 'round' },
@@ -67,51 +66,19 @@ type Outline = Extract<Footprint, { kind: 'outline' }>;
 function Corners({ footprint, set }: { footprint: Outline; set: (next: Outline) => void }) {
   const { points } = footprint;
   const to = (next: [number, number][]) => set({ ...footprint, points: next });
-  const move = (k: number, at: [number, number]) => to(points.map((point, n) => (n === k ? at : point)));
-  const split = (k: number) => {
-    const [[ax, ay], [bx, by]] = [points[k], points[(k + 1) % points.length]];
-    to([...points.slice(0, k + 1), [(ax + bx) / 2, (ay + by) / 2], ...points.slice(k + 1)]);
-  };
   return (
     <ol aria-label="Corners of the footprint, from its place">
-      {points.map(([x, y], k) => (
-        <li key={k} className="mb-1 grid grid-cols-[1.4rem_1fr_1fr_auto_auto] items-center gap-1">
-          <span className="text-xs text-muted">{k + 1}</span>
-          <MeasureField
-            hideLabel
-            label={`Corner ${k + 1}, across`}
-            least={-REACH_MM}
-            most={REACH_MM}
-            value={x}
-            onValue={(across) => move(k, [across, y])}
-          />
-          <MeasureField
-            hideLabel
-            label={`Corner ${k + 1}, away`}
-            least={-REACH_MM}
-            most={REACH_MM}
-            value={y}
-            onValue={(away) => move(k, [x, away])}
-          />
-          <Button
-            tone="quiet"
-            className="!px-1"
-            aria-label={`Add a corner after corner ${k + 1}`}
-            onClick={() => split(k)}
-          >
-            <Plus size={13} aria-hidden />
-          </Button>
-          <Button
-            tone="quiet"
-            className="!px-1"
-            aria-label={`Take out corner ${k + 1}`}
-            disabled={points.length <= 3}
-            onClick={() => to(points.filter((_, n) => n !== k))}
-          >
-            <X size={13} aria-hidden />
-          </Button>
-        </li>
-      ))}
+      <PointRows
+        points={points}
+        name="Corner"
+        measures={['across', 'away']}
+        least={[-REACH_MM, -REACH_MM]}
+        most={REACH_MM}
+        fewest={3}
+        move={(k, at) => to(points.map((point, n) => (n === k ? at : point)))}
+        split={(k) => to(partedAfter(points, k))}
+        remove={(k) => to(points.filter((_, n) => n !== k))}
+      />
     </ol>
   );
 }

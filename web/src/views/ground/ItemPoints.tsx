@@ -1,11 +1,12 @@
 import { type Item, isClosed, isPoint, leastPoints, movePoint, removePoint, splitStretch } from '@hosket/core';
-import { Plus, X } from 'lucide-react';
 import { edit } from '../../store/projectStore.ts';
-import { Button } from '../../ui/Button.tsx';
-import { MeasureField } from '../../ui/Field.tsx';
+import { PointRows } from '../../ui/PointRows.tsx';
 
 /** A list longer than this is cut off: the rest is edited on the plan. */
 const MOST_ROWS = 200;
+
+/** Points may lie so far off the base, mm. */
+const REACH_MM = 5000;
 
 /** Every point as numbers: what dragging does, by keyboard. */
 export function ItemPoints({ item }: { item: Item }) {
@@ -17,47 +18,17 @@ export function ItemPoints({ item }: { item: Item }) {
         {isPoint(item) ? 'Place' : `${points.length} points`}
       </summary>
       <ol className="mt-1">
-        {points.slice(0, MOST_ROWS).map((point, k) => (
-          <li key={k} className="mb-1 grid grid-cols-[1.4rem_1fr_1fr_auto_auto] items-center gap-1">
-            <span className="text-xs text-muted">{k + 1}</span>
-            <MeasureField
-              hideLabel
-              label={`Point ${k + 1}, across`}
-              least={-5000}
-              value={point[0]}
-              onValue={(x) => edit((p) => movePoint(p, item.id, k, [x, point[1]]))}
-            />
-            <MeasureField
-              hideLabel
-              label={`Point ${k + 1}, away`}
-              least={-5000}
-              value={point[1]}
-              onValue={(y) => edit((p) => movePoint(p, item.id, k, [point[0], y]))}
-            />
-            {!isPoint(item) && (
-              <>
-                <Button
-                  tone="quiet"
-                  className="!px-1"
-                  aria-label={`Add a point after point ${k + 1}`}
-                  disabled={!isClosed(item) && k === points.length - 1}
-                  onClick={() => edit((p) => splitStretch(p, item.id, k))}
-                >
-                  <Plus size={13} aria-hidden />
-                </Button>
-                <Button
-                  tone="quiet"
-                  className="!px-1"
-                  aria-label={`Take out point ${k + 1}`}
-                  disabled={points.length <= least}
-                  onClick={() => edit((p) => removePoint(p, item.id, k))}
-                >
-                  <X size={13} aria-hidden />
-                </Button>
-              </>
-            )}
-          </li>
-        ))}
+        <PointRows
+          points={points.slice(0, MOST_ROWS)}
+          name="Point"
+          measures={['across', 'away']}
+          least={[-REACH_MM, -REACH_MM]}
+          fewest={least}
+          ends={!isClosed(item) && points.length <= MOST_ROWS}
+          move={(k, to) => edit((p) => movePoint(p, item.id, k, to))}
+          split={isPoint(item) ? undefined : (k) => edit((p) => splitStretch(p, item.id, k))}
+          remove={isPoint(item) ? undefined : (k) => edit((p) => removePoint(p, item.id, k))}
+        />
         {points.length > MOST_ROWS && (
           <li className="text-xs text-muted">The other {points.length - MOST_ROWS} are edited on the plan.</li>
         )}
