@@ -89,4 +89,23 @@ describe('what a layer costs', () => {
     expect(stack.costMin - rest - edge).toBeGreaterThan(0.97 * minutes);
     expect(stack.costMin - rest - edge).toBeLessThan(1.06 * minutes);
   });
+
+  it('where the plan chooses the way, no way would be cheaper by more than five minutes with its own moves, its days priced', () => {
+    const give = { downMm: 3, upMm: 3 };
+    for (const heightMm of [18.2, 26, 47.5, 52]) {
+      const of = (school: Project['stacking']['school']) => {
+        const project = bench(heightMm, give);
+        const { report } = planWithMoves({ ...project, stacking: { ...project.stacking, school } });
+        const { moves, finish } = report;
+        if (!moves || !finish) throw new Error('no moves');
+        const days = (at: string) => Date.parse(`${at}Z`) / 86_400_000;
+        const built = report.schools.find((each) => each.school === moves.school);
+        const dryAt = built?.finish?.likely ?? finish.likely;
+        return moves.model.after.costMin + project.stacking.costs.minPerDay * days(dryAt);
+      };
+      const open = of(null);
+      for (const school of ['carve back', 'halfway', 'build up'] as const)
+        expect(open).toBeLessThan(of(school) + 5.001);
+    }
+  });
 });

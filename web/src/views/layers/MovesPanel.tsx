@@ -89,9 +89,11 @@ function Proposed({ moves }: { moves: MovesReport }) {
   const [left, setLeft] = useState<readonly string[]>([]);
   const taken = all.filter(({ itemId }) => !left.includes(itemId));
   const { solved, model } = moves;
+  const built = usePlan((state) => state.report?.stack.school);
   return (
     <>
       <p className="mt-1 text-sm" data-testid="moves-save">
+        {moves.school !== built && `Built ${moves.school}: `}
         {solved && <Saved {...solved} />}
       </p>
       <ul className="my-1.5 grid gap-1">
