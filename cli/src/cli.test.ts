@@ -198,7 +198,7 @@ describe('the other samples', () => {
 it('hosket check says what stands against a plan', async () => {
   expect(await hosket('check', demo)).toMatchObject({
     status: 0,
-    stdout: expect.stringContaining('a sound project, 21 drawn'),
+    stdout: expect.stringContaining('a sound project, 22 drawn'),
   });
   const idle = file('idle.json', writeProject({ ...project, marks: [], landforms: [], laid: [], sheets: [] }));
   expect((await hosket('check', idle)).stdout).toContain('note: Ground: No heights are drawn yet');

@@ -177,14 +177,11 @@ const rules: readonly Rule[] = [
 /** Everything the rules have to say about a plan, each with its reason: what stops the work first, what the builder overruled last. */
 export const findingsOf = (plan: PlanView): Finding[] => toEnd(findingsFor(plan));
 
-/** So many rules are asked between two yields. */
-const RULES_EACH = 8;
-
-/** The same, yielding between some rules and the next. */
+/** The same, yielding between one rule and the next. */
 export function* findingsFor(plan: PlanView): Generator<undefined, Finding[]> {
   const told: Finding[] = [];
-  for (const [k, rule] of rules.entries()) {
-    if (k % RULES_EACH === 0) yield;
+  for (const rule of rules) {
+    yield;
     told.push(...rule(plan));
   }
   const found = told.map(withWords).map((finding): Finding => {

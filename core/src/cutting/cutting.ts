@@ -101,20 +101,19 @@ export function* cuttingOf(project: Shed, layers: readonly Layer[]): Generator<u
     jobs.push(laid.job);
     for (const { sheetId, copy } of laid.used) opened.set(sheetId, Math.max(opened.get(sheetId) ?? 0, copy));
   }
+  const clashes: Clash[] = [];
+  for (const { outline, pieces: lying } of beds) {
+    yield;
+    const here = lying.map(({ piece, lies }) => ({ id: piece, lies }));
+    clashes.push(...clashesOn(outline, here, cutting.gapMm, cutting.marginMm));
+  }
   return {
     pieces,
     seams,
     dropped,
     beds,
     nowhere,
-    clashes: beds.flatMap(({ outline, pieces: lying }) =>
-      clashesOn(
-        outline,
-        lying.map(({ piece, lies }) => ({ id: piece, lies })),
-        cutting.gapMm,
-        cutting.marginMm,
-      ),
-    ),
+    clashes,
     sheetsUsed: usedOf(project, beds),
     tools: minutesByTool(pieces),
     key,

@@ -12,7 +12,7 @@ const letter = (k: number): string => String.fromCharCode(97 + (k % 26));
 
 /** Named "W1", "W1-2" for a second copy, "W1a" and "W1b" where one falls into parts. A part of a sheet that is gone is left out. Yields between pieces. */
 export function* panelPieces(
-  { panels = [], sheets, cutting }: Pick<Project, 'panels' | 'sheets' | 'cutting'>,
+  { panels, sheets, cutting }: Pick<Project, 'panels' | 'sheets' | 'cutting'>,
   roomsOf: (sheetIds: readonly string[]) => readonly SheetArea[],
 ): Generator<undefined, { pieces: CutPiece[]; seams: Seam[] }> {
   const pieces: CutPiece[] = [];

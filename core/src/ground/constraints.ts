@@ -239,7 +239,7 @@ export function edgeEnds(pins: Constraints): (a: number, b: number) => { first: 
  * heights that cross opposite edges of it lies evenly between them. Where several lines cross one edge, or its other node is such a one, a
  * line says only how the ground at a node is carried on straight to it. Exact on a plane.
  */
-export function crowdedConstraints(pins: Constraints, columns: number): Constraints {
+export function* crowdedConstraints(pins: Constraints, columns: number): Generator<undefined, Constraints> {
   const endsOf = edgeEnds(pins);
   const count = pins.blocked.length;
   const onEdge = (a: number, b: number) =>
@@ -257,12 +257,14 @@ export function crowdedConstraints(pins: Constraints, columns: number): Constrai
     const whole = back[0] + on[0];
     return whole > 0 ? back[1] + (back[0] / whole) * (on[1] - back[1]) : (back[1] + on[1]) / 2;
   };
+  yield;
   const squeezed = new Map<number, number>();
   for (const n of new Set(pins.nodes)) {
     const [across, away] = [between(n, 1), between(n, columns)];
     if (across !== null || away !== null)
       squeezed.set(n, across === null ? (away ?? 0) : away === null ? across : (across + away) / 2);
   }
+  yield;
   const nodes = [...pins.nodes];
   const weights = [...pins.weights];
   const heights = [...pins.heights];
@@ -286,6 +288,7 @@ export function crowdedConstraints(pins: Constraints, columns: number): Constrai
     else if (k === ends.last && !squeezed.has(b) && (apart || squeezed.has(a))) sided(k, b, a, pins.weights[4 * k]);
     else if (apart || squeezed.has(a) || squeezed.has(b)) weights.fill(0, 4 * k, 4 * k + 4);
   }
+  yield;
   for (const [n, height] of squeezed) {
     nodes.push(n, n, n, n);
     weights.push(1, 0, 0, 0);

@@ -64,7 +64,7 @@ export function* gridLevelsOf(
       if (line < 0 || (finest && lines[line].level)) return null;
       return lines[line].level ? (OUTSIDE * grid.cellMm) / lattice.cellMm : 0;
     };
-    const crossed = finest ? crowdedConstraints(finePins, lattice.columns) : constraintsOf(lattice, lines);
+    const crossed = finest ? yield* crowdedConstraints(finePins, lattice.columns) : constraintsOf(lattice, lines);
     yield;
     const folded = foldedConstraints(crossed, flat, lattice.columns, foldAt);
     const pins = hingedConstraints(folded, lattice.columns, (line) => line >= 0 && lines[line].fold);

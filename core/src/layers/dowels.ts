@@ -20,17 +20,19 @@ const APART_MM = 15;
 
 /**
  * Where dowels keep a layer in place on the one below: inside both, away from the edges of either by the margin and half the dowel. Two for each piece of the upper
- * layer, as far apart as they can be; one where there is no room for two; none where there is none at all.
+ * layer, as far apart as they can be; one where there is no room for two; none where there is none at all. Yields between pieces of work.
  */
-export function dowelsBetween(
+export function* dowelsBetween(
   lower: readonly Polygon[],
   upper: readonly Polygon[],
   { diameterMm, marginMm }: Project['stacking']['dowel'],
-): Point[] {
+): Generator<undefined, Point[]> {
   const coarse = (rings: readonly Ring[]) => rings.map((ring) => straightRing(ring, READ_MM));
   const shared = meetRings(coarse(ringsOf(lower)), coarse(ringsOf(upper)));
+  yield;
   const free = growRings(shared, -(marginMm + diameterMm / 2), READ_MM);
   if (!free.length) return [];
+  yield;
   const places = nestRings(free);
   return upper.flatMap((piece) => {
     const mine = places.filter(({ outer }) => holds(piece, outer[0]));

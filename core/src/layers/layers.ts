@@ -215,7 +215,7 @@ function* layersOf(
     yield;
     const contactMm2 = k ? areaOf(touching(kept[k - 1], pieces)) : onBoard(project.base, pieces);
     yield;
-    const dowels = k ? dowelsBetween(kept[k - 1], pieces, project.stacking.dowel) : [];
+    const dowels = k ? yield* dowelsBetween(kept[k - 1], pieces, project.stacking.dowel) : [];
     yield;
     layers.push({
       index: k + 1,

@@ -41,7 +41,7 @@ export function panelsFromBox(project: Project): Panel[] {
         ]
       : []),
   ];
-  const panels = [...(project.panels ?? [])];
+  const panels = [...project.panels];
   const added: Panel[] = [];
   for (const { name, widthMm } of faces) {
     if (panels.some((panel) => panel.name === name)) continue;

@@ -63,6 +63,7 @@ export function startProject(name: string, startDate: string, heights: HeightsAr
     landforms: [],
     laid: [],
     things: [],
+    panels: [],
     voids: [],
     patches: [],
     rows: [],

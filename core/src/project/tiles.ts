@@ -75,7 +75,7 @@ export function addTile(project: Project, bare: boolean): { project: Project; id
           voids: [],
           patches: [],
           rows: [],
-          panels: undefined,
+          panels: [],
           stack: untouchedStack(),
         }
       : {}),

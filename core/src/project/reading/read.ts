@@ -111,8 +111,12 @@ const migrations: Migrations = {
       moveMinPerMm: 1,
     }),
   }),
-  /** Version 11 knew round things only, and nothing laid in that stood on a deck. */
-  11: (document) => document,
+  /** Version 11 knew round things only, flush boards, nothing laid in that stood on a deck, and no upright parts. */
+  11: (document) => ({
+    ...document,
+    panels: [],
+    tiles: listOf(document.tiles).map((tile) => ({ ...tile, panels: [] })),
+  }),
 };
 
 /** What was stated about costs, with what came in later. */

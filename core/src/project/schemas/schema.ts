@@ -82,7 +82,7 @@ const contentFields = {
   /** Things set in rows along a line. */
   rows: z.array(rowSchema).max(300).refine(unique, 'Two rows have the same id'),
   /** Upright parts that are cut from sheets beside its layers. */
-  panels: z.array(panelSchema).max(100).refine(unique, 'Two panels have the same id').optional(),
+  panels: z.array(panelSchema).max(100).refine(unique, 'Two panels have the same id'),
   sections: z.array(sectionSchema).min(1).max(40).refine(unique, 'Two section lines have the same id'),
   /** What was settled by hand about its stack. */
   stack: stackSchema,

@@ -7,14 +7,14 @@ import { PointRows, partedAfter } from '../../ui/PointRows.tsx';
 import { say as sayToast } from '../../ui/toast.tsx';
 import { PanelPicture } from './PanelPicture.tsx';
 
-const to = (panels: Panel[]) => edit((p) => ({ ...p, panels: panels.length ? panels : undefined }));
+const to = (panels: Panel[]) => edit((p) => ({ ...p, panels }));
 const change = (id: string, next: Partial<Panel>) =>
-  edit((p) => ({ ...p, panels: (p.panels ?? []).map((panel) => (panel.id === id ? { ...panel, ...next } : panel)) }));
+  edit((p) => ({ ...p, panels: p.panels.map((panel) => (panel.id === id ? { ...panel, ...next } : panel)) }));
 
 /** Backdrops, walls of the box and parapets: what is cut from sheets beside the layers, with openings and an upper edge of its own. */
 export function PanelsPage() {
   const project = useProject();
-  const panels = project.panels ?? [];
+  const { panels } = project;
   const ofBox = panelsFromBox(project);
   const add = (name: string, widthMm: number, heightMm: number) => {
     const [sheet] = projectNow().sheets;
@@ -55,7 +55,7 @@ export function PanelsPage() {
 }
 
 function OnePanel({ panel, number }: { panel: Panel; number: number }) {
-  const { sheets, panels = [] } = useProject();
+  const { sheets, panels } = useProject();
   const set = (next: Partial<Panel>) => change(panel.id, next);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_220px] gap-4 max-[699px]:grid-cols-1">
