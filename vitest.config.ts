@@ -11,6 +11,8 @@ export default defineConfig({
     // What hangs is ended; what is merely slow, on a slow or busy machine, is not.
     testTimeout: 600_000,
     hookTimeout: 600_000,
+    // All cores: left to itself one of two would stand idle.
+    maxWorkers: '100%',
     setupFiles: ['core/src/testing/seed.ts'],
     provide: { seed: HOSKET_SEED === 'any' ? null : Number(HOSKET_SEED) },
     projects: [

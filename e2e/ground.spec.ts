@@ -19,13 +19,13 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
   ])
     await page.mouse.click(...at(x, y));
   await page.getByRole('button', { name: 'Close the line' }).click();
-  await expect(page.getByRole('complementary', { name: 'Contour 22' })).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Contour 23' })).toBeVisible();
   await app.write('Height', '33 mm');
   await page.getByLabel('Level inside (a bench, a pad)').check();
   await app.settled();
   await expect(page.getByRole('complementary')).toContainText('4 points');
 
-  const point = page.getByRole('button', { name: /^Point 1 of Contour 22/ });
+  const point = page.getByRole('button', { name: /^Point 1 of Contour 23/ });
   const label = await point.getAttribute('aria-label');
   const handle = (await point.boundingBox())!;
   await page.mouse.move(handle.x + handle.width / 2, handle.y + handle.height / 2);
@@ -42,7 +42,7 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
   await app.write('Height', '12');
   await app.settled();
   await page.getByRole('button', { name: 'Delete mark' }).click();
-  await expect(page.getByText('Spot height 23 was deleted.', { exact: true })).toBeVisible();
+  await expect(page.getByText('Spot height 24 was deleted.', { exact: true })).toBeVisible();
 
   const section = page.getByRole('group', { name: /^Section along/ });
   const words = await section.getAttribute('aria-label');
@@ -105,11 +105,11 @@ test('by keyboard alone: raise a bench, draw a contour, nudge its point, choose 
     for (let step = 0; step < 3; step++) await page.keyboard.press(`Shift+${arrow}`);
   }
   await key('Enter');
-  await expect(page.getByRole('complementary', { name: 'Contour 22' })).toBeVisible();
-  await tabTo(/^Point 1 of Contour 22/);
+  await expect(page.getByRole('complementary', { name: 'Contour 23' })).toBeVisible();
+  await tabTo(/^Point 1 of Contour 23/);
   const label = await page.evaluate(() => document.activeElement?.getAttribute('aria-label'));
   await key('ArrowUp');
-  await expect(page.getByRole('button', { name: /^Point 1 of Contour 22/ })).not.toHaveAttribute(
+  await expect(page.getByRole('button', { name: /^Point 1 of Contour 23/ })).not.toHaveAttribute(
     'aria-label',
     label ?? '',
   );
