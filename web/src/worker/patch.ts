@@ -30,7 +30,7 @@ export function patchOf(before: unknown, after: unknown, depth = DEPTH): Patch {
   return { kind: 'new', value: after };
 }
 
-/** A list of numbers or words is as short as any patch of it. */
+/** A list of numbers or words alone is sent whole: a patch of it would be no shorter. */
 function listOrNew(after: readonly unknown[], patch: (k: number) => Patch): Patch {
   if (!after.some((item) => typeof item === 'object' && item !== null)) return { kind: 'new', value: after };
   const items = after.map((_, k) => patch(k));
