@@ -42,7 +42,7 @@ export function trueSurfaceOf(grid: Grid, coverage: Float32Array | null): TrueSu
   let lowestMm = Number.POSITIVE_INFINITY;
   forEachCell(grid, coverage, (_, area, height, sx, sy) => {
     const sloped = area * Math.sqrt(1 + sx * sx + sy * sy);
-    const degrees = (Math.atan(Math.hypot(sx, sy)) * 180) / Math.PI;
+    const degrees = (Math.atan(Math.sqrt(sx * sx + sy * sy)) * 180) / Math.PI;
     planMm2 += area;
     trueMm2 += sloped;
     degreesTimesArea += degrees * area;

@@ -22,8 +22,6 @@ export interface MultigridLevel {
   factor: Factor | null;
 }
 
-/** The smallest eigenvalue is found from above: this much of it is trusted. */
-const SURE = 0.5;
 /** Sweeps over the nodes at edges, creases and pins alone, which come to rest most slowly and are few: in each V-cycle, and before the first. */
 const SWEEPS_OF_FEW = 4;
 const SWEEPS_OF_PAIRS = 4;
@@ -99,13 +97,15 @@ export function* conjugateGradients(
   for (let step = 0; step < most; step++) {
     yield* cycle(levels, 0);
     const { now, furthest } = weighed(residual, correction);
-    if (furthest < nearMm * SURE * smallestOf(spectrum)) return;
+    // The smallest eigenvalue is found from above, which the last step, taken all the same, makes good.
+    const last = furthest < nearMm * smallestOf(spectrum);
     if (!(now > 0)) return;
     const share = step === 0 ? 0 : now / before;
     updateDirection(direction, correction, share);
     const stride = now / applyStiffness(stiffness, direction, image);
     if (!(stride > 0)) return;
     updateSolution(z, direction, residual, image, stride);
+    if (last) return;
     if (step > 0) spectrum.beside.push(Math.sqrt(share) / strideBefore);
     spectrum.diagonal.push(1 / stride + share / strideBefore);
     [before, strideBefore] = [now, stride];

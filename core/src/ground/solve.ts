@@ -19,7 +19,7 @@ import type { ShapeLine } from './shapeLines.ts';
 /** A lattice has come to rest when its nodes are nearer than this to where they belong, mm. */
 const REST_MM = 0.016;
 /** One that only leads to a finer one need not be as near. */
-const REST_ON_THE_WAY_MM = 0.2;
+const REST_ON_THE_WAY_MM = 0.4;
 /** The most steps to rest: far more than are ever needed, so that bad luck ends. */
 const MOST_STEPS = 60;
 /** Ground between lines may pass their heights by less than this, mm. */

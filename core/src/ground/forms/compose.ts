@@ -39,24 +39,30 @@ export function* buildLandforms(
   outline: Ring,
 ): Generator<undefined, Built[]> {
   const built: Built[] = [];
-  const before = new Float64Array(grid.values.length);
+  const before = grid.values.slice();
   for (const form of landforms) {
-    before.set(grid.values);
-    built.push(buildOne(grid, form, outline, before));
+    const touched = { from: grid.values.length, to: 0 };
+    const ends = buildOnto(grid, form, outline, touched);
+    built.push({ id: form.id, ends, ...effectOf(grid, before, outline, touched) });
+    if (touched.from < touched.to) before.set(grid.values.subarray(touched.from, touched.to), touched.from);
     yield;
   }
   return built;
 }
 
-function buildOne(grid: Grid, form: Landform, outline: Ring, before: Float64Array): Built {
-  return { id: form.id, ends: buildOnto(grid, form, outline), ...effectOf(grid, before, outline) };
+/** The nodes that a landform changed, from the first up to the last and all between. */
+interface Touched {
+  from: number;
+  to: number;
 }
 
 /** Builds one landform onto the ground as it is, without measuring what that did; `edge` is the base's outline. Gives the heights of its ends. */
-export function buildOnto(grid: Grid, form: Landform, edge: Ring): Ends | null {
+export function buildOnto(grid: Grid, form: Landform, edge: Ring, touched: Touched = { from: 0, to: 0 }): Ends | null {
   const z = grid.values;
   return build(grid, form, edge, (n, to) => {
     z[n] = Math.max(0, to);
+    if (n < touched.from) touched.from = n;
+    if (n >= touched.to) touched.to = n + 1;
   });
 }
 
@@ -104,13 +110,13 @@ function build(grid: Grid, form: Landform, edge: Ring, put: Put): Ends | null {
   }
 }
 
-function effectOf(grid: Grid, before: ArrayLike<number>, outline: Ring): Omit<Built, 'id' | 'ends'> {
+function effectOf(grid: Grid, before: ArrayLike<number>, outline: Ring, touched: Touched): Omit<Built, 'id' | 'ends'> {
   const { columns, rows, cellMm, originMm, values: z } = grid;
   let areaMm2 = 0;
   let cut = 0;
   let fill = 0;
   let steepest = 0;
-  for (let n = 0; n < z.length; n++) {
+  for (let n = touched.from; n < touched.to; n++) {
     const by = z[n] - before[n];
     if (Math.abs(by) < CHANGED_MM) continue;
     const i = n % columns;
