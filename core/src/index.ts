@@ -52,6 +52,7 @@ export {
 } from './handout/index.ts';
 export { type StageTime, toEnd } from './kernel/index.ts';
 export {
+  fillMinPerLOf,
   type RoomWork,
   type SectionLayer,
   type SectionSample,

@@ -3,6 +3,7 @@ import {
   limitsOf,
   modelFor,
   most95Guess,
+  type Priced,
   pinnedOf,
   type StackGround,
   weightsOf,
@@ -103,9 +104,9 @@ export function trackFor(project: Project, ground: StackGround, school: School):
 }
 
 /** The cheapest stack of a school. */
-export function cheapestOf({ stacking }: Pick<Project, 'stacking'>, { school, model, graph }: Track): SchoolChoice {
-  const weights = weightsOf(stacking);
-  const found = cheapest(graph, weights, limitsOf(stacking));
+export function cheapestOf(project: Priced, { school, model, graph }: Track): SchoolChoice {
+  const weights = weightsOf(project);
+  const found = cheapest(graph, weights, limitsOf(project.stacking));
   return { school, model, found: { ...found, costMin: costOf(model, found.steps, weights) } };
 }
 
@@ -118,7 +119,7 @@ export function chooseFor(
   front: Offers,
   way: School,
 ): Choice {
-  const weights = weightsOf(project.stacking);
+  const weights = weightsOf(project);
   const chosen = chosenOf(project, tracks, bySchool, front.proposals, way);
   const low = totalsOf(chosen.model, chosen.steps).tooLowMm > 0 || chosen.shortages.length > 0;
   const { graph } = trackOf(tracks, chosen.school);
@@ -141,7 +142,7 @@ export function* offersOf(
   tracks: readonly Track[],
   way: School,
 ): Generator<undefined, Offers> {
-  const weights = weightsOf(project.stacking);
+  const weights = weightsOf(project);
   const { candidates, complete } = frontOf(tracks.map(({ school, graph }) => ({ label: school, graph })));
   const proposals: Proposal[] = [];
   for (const { label, steps, totals, beaten } of candidates) {
@@ -226,7 +227,7 @@ function wished(
   proposals: Proposal[],
   way: School,
 ): Proposal | null {
-  const weights = wishWeights(wish, project.stacking);
+  const weights = wishWeights(wish, project);
   if (!weights) return null;
   const own = wish === 'least cost' ? tracks.filter(({ school }) => school === way) : tracks;
   let best: { track: Track; steps: Step[]; cost: number } | null = null;
@@ -241,7 +242,7 @@ function wished(
   const key = stepsKey(steps);
   const listed = proposals.find(({ school, steps: other }) => school === track.school && stepsKey(other) === key);
   if (listed) return listed;
-  const costMin = costOf(track.model, steps, weightsOf(project.stacking));
+  const costMin = costOf(track.model, steps, weightsOf(project));
   const added = proposalOf(
     project,
     ground,
@@ -273,7 +274,7 @@ function chosenOf(
       : (proposals.find(({ names }) => names.includes(stacking.wish)) ?? null);
   const school = wished?.school ?? way;
   const { model, graph } = trackOf(tracks, school);
-  const weights = weightsOf(stacking);
+  const weights = weightsOf(project);
   const mine = bySchool.find((each) => each.school === school) ?? bySchool[0];
   const free = stack.pinned.length ? cheapest(graphOf(model), weights, limitsOf(stacking)).steps : mine.found.steps;
   const hand = stack.byHand

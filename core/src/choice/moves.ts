@@ -124,7 +124,7 @@ export function movesFor(project: Project, ground: StackGround, { school, model,
   const held = heldOf(project, gathered);
   if (!held.length && !gathered.some(({ downMm, upMm }) => downMm > 0 || upMm > 0)) return null;
   const given: StackModel = { ...model, levels: gathered.map(({ places: _, ...level }) => level) };
-  const weights = weightsOf(project.stacking);
+  const weights = weightsOf(project);
   const { steps, exact } = cheapest(graphOf(given, pinnedOf(project, model)), weights, limitsOf(project.stacking));
   const costMin = costOf(given, steps, weights);
   const carried = carriedBy(given.levels, steps);

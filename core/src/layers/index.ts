@@ -13,8 +13,10 @@ export { type SetOut, settingOut } from './settingOut.ts';
 export type { SheetsUsed } from './sheetsUsed.ts';
 export { groundOver, skinOver } from './skinOver.ts';
 export {
+  fillMinPerLOf,
   limitsOf,
   modelFor,
+  type Priced,
   pinnedOf,
   type StackGround,
   stackGround,

@@ -10,7 +10,7 @@ import {
   outlineCurve,
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
-import { catalogueOf, glueOf } from '../materials/index.ts';
+import { catalogueOf, fillingAgainst, glueOf } from '../materials/index.ts';
 import { fillPasteOf, type Project, type School, type Wish } from '../project/index.ts';
 import {
   type Flat,
@@ -28,6 +28,9 @@ import { type AreaMap, areaAt } from './areas.ts';
 import { deepInside } from './deepInside.ts';
 import type { LevelPlace } from './levels.ts';
 import type { Target } from './target.ts';
+
+/** The paste that figures for filling are stated for. */
+const COMPOUND = 'compound';
 
 /** Outline at the bottom of a layer, half way up it, or at its top. */
 const alphaOf: Record<School, number> = { 'carve back': 0, halfway: 0.5, 'build up': 1 };
@@ -151,15 +154,27 @@ export const pinnedOf = ({ stack, stacking }: Shed, { stock: pools }: StackModel
     return option ? [{ option, fromMm: layer.fromMm }] : [];
   });
 
+/** What is priced by: the stated costs, and the paste that fills. */
+export type Priced = Pick<Project, 'stacking' | 'materials' | 'recipes' | 'surface'>;
+
+/** Minutes that a litre of the paste that fills is counted with: as stated, and where that is for plaster compound, as much as this one differs from it. */
+export function fillMinPerLOf(project: Priced): number {
+  const { fillMinPerL, fillByPaste } = project.stacking.costs;
+  return fillByPaste
+    ? fillMinPerL * fillingAgainst(catalogueOf(project.materials), fillPasteOf(project), COMPOUND)
+    : fillMinPerL;
+}
+
 /** The stated costs; a litre of paste counts its minutes and its money. */
-export function weightsOf({ costs, pastePerL }: Project['stacking']): Weights {
+export function weightsOf(project: Priced): Weights {
+  const { costs, pastePerL } = project.stacking;
   return {
     perLayer: costs.perLayerMin,
     perOutlineM: costs.outlineMinPerM,
     perGluedDm2: costs.gluedMinPerDm2,
     carvePerM: costs.carveMinPerM,
     carvePerL: costs.carveMinPerL,
-    fillPerL: costs.fillMinPerL + costs.minPerMoney * (pastePerL ?? 0),
+    fillPerL: fillMinPerLOf(project) + costs.minPerMoney * (pastePerL ?? 0),
     offPerMm: costs.offMinPerMm,
     perFlatDm2: costs.flatMinPerDm2,
     perKg: costs.minPerKg,
@@ -172,8 +187,8 @@ export function weightsOf({ costs, pastePerL }: Project['stacking']): Weights {
 const ABOVE_ALL = 1e6;
 
 /** The weights under which the cheapest stack is what is wished for; null for what cannot be had by weights. */
-export function wishWeights(wish: Wish, stacking: Project['stacking']): Weights | null {
-  const weights = weightsOf(stacking);
+export function wishWeights(wish: Wish, project: Priced): Weights | null {
+  const weights = weightsOf(project);
   switch (wish) {
     case 'least cost':
       return weights;

@@ -32,7 +32,8 @@ export const usualSheet = (id: string): Sheet => ({
 /** Who stacks foam as foam leaves the way of building to the plan, and counts a small layer as small. */
 function startStacking(heights: HeightsAre): Project['stacking'] {
   const usual = usualStacking();
-  return heights === 'ground' ? usual : { ...usual, school: null, costs: costsAt(usual.costs, 'hobby bench') };
+  if (heights === 'ground') return usual;
+  return { ...usual, school: null, costs: { ...costsAt(usual.costs, 'hobby bench'), fillByPaste: true } };
 }
 
 /** A project with sound defaults and nothing drawn yet. `startDate` is an ISO date; heights are of bare foam, as builders stack it. */

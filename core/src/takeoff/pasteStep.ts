@@ -1,5 +1,5 @@
 import { type Depth, most95Of } from '../layers/index.ts';
-import { coefficient, labour, pasteCoats } from '../materials/index.ts';
+import { BY_VOLUME_MM, coefficient, labour, pasteCoats } from '../materials/index.ts';
 import { bulkMm, type Project } from '../project/index.ts';
 import { type Amount, type Coefficient, sum } from '../units/index.ts';
 import { amountOf, lost, over, reworked, times } from './amounts.ts';
@@ -122,9 +122,6 @@ export function pasteAmounts(context: StepContext, wanted: readonly PasteWanted[
 /** A skin spread by hand is not of one thickness: its own part of the paste may be a fifth less or a third more (memory). */
 const handSpread = (share: number): Coefficient =>
   coefficient('a skin spread by hand', 1 - 0.2 * share, 1, 1 + 0.35 * share, '-', 'memory', 'C');
-
-/** Paste deeper than this is filled in by volume, mm. */
-const BY_VOLUME_MM = 5;
 
 /**
  * Minutes of spreading: every coat by the ground that is still to be covered, and what lies deeper than 5 mm by its volume besides; setting up

@@ -65,7 +65,7 @@ export function stacked(
 ): { plan: LayerPlan; model: StackModel; land: ReturnType<typeof landFor> } {
   const land = landFor(project, ground);
   const model = modelFor(project, land.stack, school);
-  const weights = weightsOf(project.stacking);
+  const weights = weightsOf(project);
   const { steps } = cheapest(graphOf(model, pinnedOf(project, model)), weights, limitsOf(project.stacking));
   return { plan: toEnd(layerPlan(project, land, model, school, steps, costOf(model, steps, weights))), model, land };
 }

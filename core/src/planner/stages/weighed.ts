@@ -29,7 +29,7 @@ export const weighed = (school: School, written: readonly HandLayer[]) =>
         model,
         school,
         steps,
-        costOf(model, steps, weightsOf(project.stacking)),
+        costOf(model, steps, weightsOf(project)),
       );
       const paste = yield* pasteFor(
         { land: needs.land, zones: needs.zoneAreas },

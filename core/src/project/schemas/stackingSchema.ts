@@ -82,6 +82,8 @@ export const stackingSchema = z.strictObject({
     /** Flat ground that falls on no joint is brought to its height by hand: by the square decimetre. */
     flatMinPerDm2: z.number().min(0).max(1000),
     fillMinPerL: z.number().min(0).max(10000),
+    /** That figure is for plaster compound; other pastes take as much longer or shorter as they do to spread. Left out: it is for any paste. */
+    fillByPaste: z.boolean().optional(),
     /** Each millimetre that a level which should fall on a joint lies off it. */
     offMinPerMm: z.number().min(0).max(1000),
     /** One unit of the project's currency. */

@@ -6,14 +6,15 @@ import {
   costsAt,
   costsWith,
   fieldLimits,
+  fillMinPerLOf,
   type Project,
   type StackReport,
 } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
-import { ChoiceField, NumberField } from '../../ui/Field.tsx';
+import { ChoiceField, NumberField, TickField } from '../../ui/Field.tsx';
 
 type Costs = Project['stacking']['costs'];
-type Figure = Exclude<keyof Costs, 'tool'>;
+type Figure = Exclude<keyof Costs, 'tool' | 'fillByPaste'>;
 const change = (next: (costs: Costs) => Costs) =>
   edit((p) => ({ ...p, stacking: { ...p.stacking, costs: next(p.stacking.costs) } }));
 
@@ -58,7 +59,8 @@ const worth: Group = {
 
 /** Everything the stack is chosen by, in minutes: for three kinds of bench, each figure the builder's own to set. */
 export function CostsPage({ stack }: { stack: StackReport }) {
-  const { costs } = useProject().stacking;
+  const project = useProject();
+  const { costs } = project.stacking;
   const bench = benchOf(costs);
   return (
     <div className="grid gap-y-5">
@@ -85,6 +87,21 @@ export function CostsPage({ stack }: { stack: StackReport }) {
       </div>
       <CostFields group={layers} costs={costs} />
       <CostFields group={carving} costs={costs} />
+      <div className="grid gap-1">
+        <TickField
+          label="Filling takes as long as its paste does to spread; the figure is for plaster compound"
+          value={!!costs.fillByPaste}
+          onValue={(fillByPaste) =>
+            change(({ fillByPaste: _, ...now }) => (fillByPaste ? { ...now, fillByPaste } : now))
+          }
+        />
+        {costs.fillByPaste && (
+          <p className="text-muted">
+            A litre of the paste that fills here counts{' '}
+            <span className="figure">{Math.round(fillMinPerLOf(project))} min</span>.
+          </p>
+        )}
+      </div>
       <CostFields group={levels} costs={costs} />
       <CostFields group={worth} costs={costs} />
       <p className="text-xs text-muted">
