@@ -118,3 +118,29 @@ test('a backdrop with a window is cut from a sheet, lies on the layout, and has 
   await app.settled();
   await expect(answer).toHaveText(/^5 pieces/);
 });
+
+test('a base that is open in the middle: ring and board lie round it, and the opening is told where it reaches the edge', async ({
+  app,
+  page,
+}) => {
+  await app.startOwn('A ring');
+  await app.show('Brief');
+  await page.getByLabel('Shape').selectOption('round');
+  await app.write('Across', '300');
+  await app.settled();
+  const base = page.getByText(/^Base[\d.]+ cm/);
+  await expect(base).toContainText('707');
+  await page.getByLabel('Open in the middle').selectOption('round or oval');
+  await app.write('Opening, width', '100');
+  await app.write('Opening, depth', '100');
+  await app.settled();
+  // A disc of 150 mm less one of 50 mm.
+  await expect(base).toContainText('628');
+  await app.write('Its middle from the left', '45');
+  await app.settled();
+  await app.show('Brief');
+  await expect(page.getByText('The opening of the base reaches its edge').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await app.settled();
+  await expect(page.getByText('The opening of the base reaches its edge')).toHaveCount(0);
+});

@@ -35,9 +35,10 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
   const cm2 = (value: number) => formatMeasure('area', value, system, 0);
   const chosen = report.stack;
   const { widthMm, depthMm } = baseSize(project.base);
+  const { opening } = project.base;
   const lines: string[] = [];
   lines.push(
-    `${project.name}, ${formatScale(project.scale)}, ${project.base.shape.kind} ${mm(widthMm)} x ${mm(depthMm)}\n`,
+    `${project.name}, ${formatScale(project.scale)}, ${project.base.shape.kind} ${mm(widthMm)} x ${mm(depthMm)}${opening ? `, open in the middle: ${mm(opening.widthMm)} x ${mm(opening.depthMm)}` : ''}\n`,
   );
   lines.push(
     `Ground ${mm(report.ground.lowestMm)} to ${mm(report.ground.highestMm)}, ${ml(report.ground.volumeMl)}, surface ${cm2(report.ground.trueMm2)}, cells of ${report.ground.cellMm} mm\n`,

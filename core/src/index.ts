@@ -15,6 +15,7 @@ export { type ComparedSurface, compareGlues, compareWays, type WayRead, wallCloc
 export { limitIn } from './fit/index.ts';
 export {
   boundsOf,
+  distanceToEdge,
   distanceToStretch,
   type Grid,
   heightAt,
@@ -23,6 +24,8 @@ export {
   lineLength,
   nearestValue,
   offsetLine,
+  outlineEdges,
+  outlineRings,
   type Point,
   type Polygon,
   pointAlong,

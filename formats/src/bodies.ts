@@ -1,8 +1,9 @@
 import {
   baseOutline,
-  distanceToStretch,
+  distanceToEdge,
   type Grid,
   insideRing,
+  outlineEdges,
   type PlanReport,
   type Project,
   type Ring,
@@ -29,8 +30,7 @@ function insideOf({ columns, rows, cellMm, originMm }: Grid, outline: Ring): Flo
   const inside = new Float64Array(columns * rows);
   for (let n = 0; n < inside.length; n++) inside[n] = insideRing(outline, ...at(n)) ? far : -far;
   const near = new Uint8Array(inside.length);
-  for (let k = 0; k < outline.length; k++) {
-    const [a, b] = [outline[k], outline[(k + 1) % outline.length]];
+  for (const [a, b] of outlineEdges(outline)) {
     const steps = Math.max(1, Math.ceil(Math.hypot(b[0] - a[0], b[1] - a[1]) / (cellMm / 2)));
     for (let s = 0; s <= steps; s++) {
       const i = Math.round((a[0] + ((b[0] - a[0]) * s) / steps - originMm[0]) / cellMm);
@@ -41,10 +41,7 @@ function insideOf({ columns, rows, cellMm, originMm }: Grid, outline: Ring): Flo
   }
   for (let n = 0; n < inside.length; n++) {
     if (!near[n]) continue;
-    const off = outline.reduce(
-      (least, a, k) => Math.min(least, distanceToStretch(at(n), a, outline[(k + 1) % outline.length])),
-      far,
-    );
+    const off = Math.min(far, distanceToEdge(outline, ...at(n)));
     inside[n] = off < 1e-6 ? 0 : Math.sign(inside[n]) * off;
   }
   return inside;

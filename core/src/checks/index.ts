@@ -54,6 +54,7 @@ import { noBenchHours } from './rules/noBenchHours.ts';
 import { nothingDrawn } from './rules/nothingDrawn.ts';
 import { nothingSeals } from './rules/nothingSeals.ts';
 import { offTheBase } from './rules/offTheBase.ts';
+import { openingOut } from './rules/openingOut.ts';
 import { openOutlines } from './rules/openOutlines.ts';
 import { outOfRoom } from './rules/outOfRoom.ts';
 import { paintedDamp } from './rules/paintedDamp.ts';
@@ -130,6 +131,7 @@ const rules: readonly Rule[] = [
   bentSides,
   bareStand,
   holesOut,
+  openingOut,
   stackTooLow,
   stockShort,
   idleLayers,

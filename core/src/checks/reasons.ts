@@ -97,6 +97,7 @@ export const reasons: Readonly<Record<string, string>> = {
   'slab-hangs-far-over': 'Foam that nothing carries breaks along the edge of the board.',
   'wave-under-the-ground': 'A slab is to lie whole on its board.',
   'hole-misses-the-board': 'A hole through a board has to go through the board.',
+  'opening-reaches-the-edge': 'Round an opening there has to be base, or what is left is another outline.',
   'hole-comes-out': 'A bore from below that is not meant to be seen has to end inside.',
   'tips-over': 'A piece falls when its centre of gravity comes outside what it stands on.',
   'working-time-short': 'Paste that begins to set is lost, and what is spread of it does not hold.',

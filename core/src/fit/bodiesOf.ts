@@ -1,4 +1,4 @@
-import { centroidOf, forEachCell, heightAt, ringArea } from '../geometry/index.ts';
+import { centroidOf, forEachCell, heightAt, outlineEdges, ringArea } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { LaidRead, LayerPlan, PasteMap } from '../layers/index.ts';
 import { catalogueOf, stuffOf } from '../materials/index.ts';
@@ -72,12 +72,11 @@ export function middlesOf(
     places[zones.zone[cell]]?.add(sloped, x, y, board + height);
   });
   const sides = gather();
-  outline.forEach(([ax, ay], k) => {
-    const [bx, by] = outline[(k + 1) % outline.length];
+  for (const [[ax, ay], [bx, by]] of outlineEdges(outline)) {
     const [x, y] = [(ax + bx) / 2, (ay + by) / 2];
     const tall = board + Math.max(0, heightAt(grid, x, y));
     sides.add(Math.hypot(bx - ax, by - ay) * tall, x, y, tall / 2);
-  });
+  }
   const [bx, by] = centroidOf(boardOutline(project.base) ?? outline);
   return {
     board: [bx, by, board - project.base.board.thicknessMm / 2],

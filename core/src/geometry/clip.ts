@@ -1,5 +1,6 @@
 import { Clipper, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
 import type { Ring } from './inside.ts';
+import { outlineRings } from './keyhole.ts';
 import { nestRings, type Polygon, ringArea } from './rings.ts';
 import { straightRing } from './straight.ts';
 
@@ -22,7 +23,7 @@ const written = (paths: Paths64): Ring[] =>
 export const ringsOf = (pieces: readonly Polygon[]): Ring[] => pieces.flatMap(({ outer, holes }) => [outer, ...holes]);
 
 /** The parts of rings (outer counter-clockwise, holes clockwise) that lie inside an outline. */
-export const clipRings = (rings: readonly Ring[], outline: Ring): Ring[] => meetRings(rings, [outline]);
+export const clipRings = (rings: readonly Ring[], outline: Ring): Ring[] => meetRings(rings, outlineRings(outline));
 
 /** What two sets of rings (outer counter-clockwise, holes clockwise) have in common. */
 export const meetRings = (a: readonly Ring[], b: readonly Ring[]): Ring[] =>

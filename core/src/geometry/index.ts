@@ -6,6 +6,7 @@ export * from './grid.ts';
 export * from './hypsometry.ts';
 export * from './inside.ts';
 export * from './isolines.ts';
+export * from './keyhole.ts';
 export * from './outlineCurve.ts';
 export * from './rings.ts';
 export * from './smooth.ts';

@@ -4,6 +4,7 @@
  */
 import { type Grid, heightAt } from './grid.ts';
 import type { Ring } from './inside.ts';
+import { outlineEdges } from './keyhole.ts';
 
 /** Spacing of the curve, mm: outlines change slowly with height. */
 const STEP_MM = 1;
@@ -60,8 +61,7 @@ function addTriangle(curve: OutlineCurve, p: number, q: number, r: number, legMm
 
 function addEdge(curve: OutlineCurve, grid: Grid, edge: Ring, counts: (x: number, y: number) => boolean): void {
   const standing = new Float64Array(curve.length);
-  edge.forEach(([ax, ay], k) => {
-    const [bx, by] = edge[(k + 1) % edge.length];
+  for (const [[ax, ay], [bx, by]] of outlineEdges(edge)) {
     const length = Math.hypot(bx - ax, by - ay);
     const pieces = Math.max(1, Math.ceil(length / grid.cellMm));
     for (let s = 0; s < pieces; s++) {
@@ -70,7 +70,7 @@ function addEdge(curve: OutlineCurve, grid: Grid, edge: Ring, counts: (x: number
       if (height > HAIR_MM && counts(x, y))
         standing[Math.min(curve.length - 1, Math.floor(height / STEP_MM))] += length / pieces;
     }
-  });
+  }
   let sum = 0;
   for (let k = curve.length - 1; k >= 0; k--) {
     sum += standing[k];

@@ -1,5 +1,5 @@
 /** The sloped sides of a base: no ground is higher than a slope from its outline inward. Heights in mm. */
-import { boundsOf, type Grid, insideRing, type Ring } from '../geometry/index.ts';
+import { boundsOf, type Grid, insideRing, outlineEdges, type Ring } from '../geometry/index.ts';
 
 /** Brings a field of heights under a slope that rises inward from the outline by so many degrees from the level. */
 export function bevel({ columns, rows, cellMm, originMm, values }: Grid, outline: Ring, degrees: number): void {
@@ -9,8 +9,7 @@ export function bevel({ columns, rows, cellMm, originMm, values }: Grid, outline
   // Beyond a slope as tall as the highest place nothing changes; a node outside the outline is read for the cells that it crosses.
   const reachMm = highest / rise + cellMm;
   const least = new Map<number, number>();
-  outline.forEach(([ax, ay], k) => {
-    const [bx, by] = outline[(k + 1) % outline.length];
+  for (const [[ax, ay], [bx, by]] of outlineEdges(outline)) {
     const [dx, dy] = [bx - ax, by - ay];
     const square = dx * dx + dy * dy || 1;
     const [x0, y0, x1, y1] = boundsOf([
@@ -28,7 +27,7 @@ export function bevel({ columns, rows, cellMm, originMm, values }: Grid, outline
         const n = j * columns + i;
         if (away < (least.get(n) ?? reachMm)) least.set(n, away);
       }
-  });
+  }
   for (const [n, away] of least) {
     const x = originMm[0] + (n % columns) * cellMm;
     const y = originMm[1] + Math.floor(n / columns) * cellMm;

@@ -1,7 +1,6 @@
 /** What hollows come to: where they open, how thin their roofs are, how much they hold. */
-import { type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
+import { distanceToEdge, type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
 import { nameOf, runOf, type Void } from '../project/index.ts';
-import { nearestOn } from './forms/water.ts';
 import { meetingOf, type VoidMeeting } from './voidMeetings.ts';
 import { placeIn, type VoidField, type VoidShape, voidField, voidShape } from './voids.ts';
 
@@ -121,7 +120,7 @@ function readOne(ground: Grid, outline: Ring, hollow: Void, field: VoidField, sh
 
 /** The very edge of the base belongs to it. */
 const onBase = (outline: Ring, x: number, y: number) =>
-  insideRing(outline, x, y) || nearestOn([...outline, outline[0]], x, y).distanceMm < 0.01;
+  insideRing(outline, x, y) || distanceToEdge(outline, x, y) < 0.01;
 
 /** The thinnest roof; beside an opening that is meant to be there it may run out to nothing. */
 function thinnest(ground: Grid, hollow: Void, field: VoidField, roofed: readonly number[], open: readonly number[]) {
@@ -191,7 +190,7 @@ function endsOf(
       const hollow = shape.id === cable.id ? null : shape.at(x, y);
       return hollow && level + half > hollow.floorMm && level - half < hollow.roofMm;
     });
-    const fromEdge = nearestOn([...outline, outline[0]], x, y).distanceMm;
+    const fromEdge = distanceToEdge(outline, x, y);
     const where: EndPlace = inside
       ? 'in a void'
       : fromEdge <= half + 1

@@ -1,4 +1,13 @@
-import { boundsOf, heightAt, insideRing, isolines, type Point, type Polygon, ringsOf } from '../geometry/index.ts';
+import {
+  boundsOf,
+  heightAt,
+  insideRing,
+  isolines,
+  outlineRings,
+  type Point,
+  type Polygon,
+  ringsOf,
+} from '../geometry/index.ts';
 import type { Stroke, Words } from '../templates/index.ts';
 import type { BenchSheet } from './sheet.ts';
 
@@ -23,7 +32,11 @@ export function smallPlan(
   const [x0, y0, x1, y1] = boundsOf(sheet.outline);
   const scale = Math.min(mostWide / (x1 - x0), mostTall / (y1 - y0));
   const at = ([x, y]: Point): Point => [(x - x0) * scale, (y - y0) * scale];
-  const strokes: Stroke[] = [{ pen: 'cut', closed: true, points: sheet.outline.map(at) }];
+  const strokes: Stroke[] = outlineRings(sheet.outline).map((ring) => ({
+    pen: 'cut',
+    closed: true,
+    points: ring.map(at),
+  }));
   const { zone, columns, rows, cellMm } = sheet.zones;
   if (zones.size) {
     const values = Float32Array.from(zone, (k) => (zones.has(k) ? 1 : 0));

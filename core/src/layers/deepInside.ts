@@ -1,6 +1,6 @@
 /** Where foam lies deep under the faces of a stack: the foam target eroded by a ball of the cover, mm. */
-import { type Grid, insideRing, type Ring, withValues } from '../geometry/index.ts';
-import { nearestOn, thinnedTo } from '../ground/index.ts';
+import { distanceToEdge, type Grid, insideRing, type Ring, withValues } from '../geometry/index.ts';
+import { thinnedTo } from '../ground/index.ts';
 import { sampledOn } from './areas.ts';
 import { foamTarget } from './foamTarget.ts';
 
@@ -25,13 +25,12 @@ const kept = new WeakMap<Grid, Map<number, Grid>>();
 function within(target: Grid, coverMm: number, outline: Ring): Grid {
   const deep = erodedBy(target, coverMm);
   const values = Float64Array.from(deep.values);
-  const edge = [...outline, outline[0]];
   const [x0, y0] = target.originMm;
   for (let n = 0; n < values.length; n++) {
     if (values[n] <= 0) continue;
     const x = x0 + (n % target.columns) * target.cellMm;
     const y = y0 + Math.floor(n / target.columns) * target.cellMm;
-    if (!insideRing(outline, x, y) || nearestOn(edge, x, y).distanceMm < coverMm) values[n] = -1;
+    if (!insideRing(outline, x, y) || distanceToEdge(outline, x, y) < coverMm) values[n] = -1;
   }
   return withValues(target, values);
 }

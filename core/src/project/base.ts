@@ -1,4 +1,4 @@
-import { boundsOf, type Point, type Ring, ringArea } from '../geometry/index.ts';
+import { boundsOf, distanceToEdge, insideRing, keyholed, type Point, type Ring, ringArea } from '../geometry/index.ts';
 import type { Base, BaseShape } from './schemas/baseSchema.ts';
 
 /** Points round an oval: chords stay within 0.01 mm of the curve for anything up to 3 m. */
@@ -21,13 +21,60 @@ function regularPolygon(sides: number, sideMm: number): Ring {
 /** Outlines are asked for many times over; a shape is never changed in place. */
 const known = new WeakMap<BaseShape, Ring>();
 
-/** The outline of the base, counter-clockwise, in its box with the near left corner at [0, 0]. */
-export function baseOutline({ shape }: Base): Ring {
+/** The outer edge of the base, counter-clockwise, in its box with the near left corner at [0, 0]. */
+export function outerOutline({ shape }: Pick<Base, 'shape'>): Ring {
   const before = known.get(shape);
   if (before) return before;
   const ring = outlineOf(shape);
   known.set(shape, ring);
   return ring;
+}
+
+type Opened = Pick<Base, 'shape' | 'opening'>;
+const withOpenings = new WeakMap<NonNullable<Base['opening']>, { shape: BaseShape; outline: Ring }>();
+
+/** The outline of the base; one with an opening is a keyhole (`outlineRings` parts it). An opening that is not wholly within it is left out. */
+export function baseOutline(base: Opened): Ring {
+  const { shape, opening } = base;
+  if (!opening) return outerOutline(base);
+  const before = withOpenings.get(opening);
+  if (before?.shape === shape) return before.outline;
+  const outline = openingWithin(base) ? keyholed(outerOutline(base), openingRing(opening)) : outerOutline(base);
+  withOpenings.set(opening, { shape, outline });
+  return outline;
+}
+
+/** Points round a round opening. */
+const OPENING_POINTS = 96;
+
+/** The edge of an opening, counter-clockwise. */
+export function openingRing({ kind, at: [x, y], widthMm, depthMm }: NonNullable<Base['opening']>): Ring {
+  const [w, d] = [widthMm / 2, depthMm / 2];
+  if (kind === 'oblong')
+    return [
+      [x - w, y - d],
+      [x + w, y - d],
+      [x + w, y + d],
+      [x - w, y + d],
+    ];
+  return Array.from({ length: OPENING_POINTS }, (_, k) => {
+    const turn = (2 * Math.PI * k) / OPENING_POINTS;
+    return [x + w * Math.cos(turn), y + d * Math.sin(turn)] as const;
+  });
+}
+
+/** Ground that is left between an opening and the edge of the base must be wider than this, mm. */
+const LEAST_RIM_MM = 2;
+
+/** Whether there is an opening, and all of it lies within the base with some ground round it. */
+export function openingWithin({ shape, opening }: Opened): boolean {
+  if (!opening) return false;
+  const outer = outerOutline({ shape });
+  const ring = openingRing(opening);
+  return (
+    ring.every(([x, y]) => insideRing(outer, x, y) && distanceToEdge(outer, x, y) > LEAST_RIM_MM) &&
+    !outer.some(([x, y]) => insideRing(ring, x, y))
+  );
 }
 
 function outlineOf(shape: BaseShape): Ring {
@@ -64,7 +111,7 @@ export function shapeOfKind(base: Base, kind: BaseShape['kind']): BaseShape {
   if (kind === 'round') return { kind, diameterMm: least };
   if (kind === 'polygon') return { kind, sides: 6, sideMm: Math.max(10, Math.floor(least / Math.sqrt(3))) };
   if (kind === 'outline') {
-    const ring = baseOutline(base);
+    const ring = outerOutline(base);
     // Of a curve, as many points as a hand can move.
     const every = Math.max(1, Math.ceil(ring.length / 16));
     return { kind, points: ring.filter((_, k) => k % every === 0).map(([x, y]) => [x, y]) };

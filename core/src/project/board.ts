@@ -1,6 +1,6 @@
 /** The board under the ground: its own outline, its holes and how it is raised, mm. Everything here is plane geometry of the base's outline. */
-import { boundsOf, lineLength, type Point, type Ring, ringArea } from '../geometry/index.ts';
-import { baseOutline } from './base.ts';
+import { boundsOf, keyholed, lineLength, outlineRings, type Point, type Ring, ringArea } from '../geometry/index.ts';
+import { baseOutline, openingRing, openingWithin, outerOutline } from './base.ts';
 import type { Base } from './schemas/baseSchema.ts';
 
 /** Points along a sawn wave: so many a wave. */
@@ -58,8 +58,10 @@ export function boardOutline(base: Base): Ring | null {
   const before = known.get(base);
   if (before !== undefined) return before;
   const { material, beyondMm = 0, wave } = base.board;
-  const plain = movedOut(baseOutline(base), beyondMm);
-  const outline = material === 'none' ? null : wave ? waved(plain, wave.deepMm, wave.longMm) : plain;
+  const plain = movedOut(outerOutline(base), beyondMm);
+  const edge = wave ? waved(plain, wave.deepMm, wave.longMm) : plain;
+  const opened = base.opening && openingWithin(base) ? keyholed(edge, openingRing(base.opening)) : edge;
+  const outline = material === 'none' ? null : opened;
   known.set(base, outline);
   return outline;
 }
@@ -89,7 +91,8 @@ export function standsOn(base: Base): Ring {
 export function feetPlaces(base: Base): Point[] {
   const { feet } = base;
   if (!feet) return [];
-  const within = movedOut(boardOutline(base) ?? baseOutline(base), -feet.acrossMm / 2);
+  const [edge] = outlineRings(boardOutline(base) ?? baseOutline(base));
+  const within = movedOut(edge, -feet.acrossMm / 2);
   if (within.length === feet.count) return [...within];
   const closed = [...within, within[0]];
   const whole = lineLength(closed, false);

@@ -1,5 +1,5 @@
 import { lineLength } from '../geometry/index.ts';
-import { baseOutline } from './base.ts';
+import { outerOutline } from './base.ts';
 import { movedOut } from './board.ts';
 import type { Base } from './schemas/baseSchema.ts';
 
@@ -28,7 +28,7 @@ export function frameOf(base: Base): FrameCut | null {
   const { frame, shape } = base;
   if (!frame) return null;
   // Round the board, where it stands out; a wave is not framed.
-  const ring = movedOut(baseOutline(base), base.board.material === 'none' ? 0 : Math.max(0, base.board.beyondMm ?? 0));
+  const ring = movedOut(outerOutline(base), base.board.material === 'none' ? 0 : Math.max(0, base.board.beyondMm ?? 0));
   const outside = frame.widthMm - frame.lapMm;
   if (shape.kind === 'round' || shape.kind === 'oval') {
     const middle = outside - frame.widthMm / 2;

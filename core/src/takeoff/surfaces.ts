@@ -1,4 +1,4 @@
-import { heightAt, lineLength } from '../geometry/index.ts';
+import { heightAt, lineLength, outlineEdges, outlineRings } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import type { PasteMap } from '../layers/index.ts';
 import { boardOutline, facesOf, type Project, recipeOf } from '../project/index.ts';
@@ -76,9 +76,7 @@ function plain(project: Project, recipe: string, place: Omit<Dressed, 'recipe'>)
 function sidesOf(project: Project, { outline, grid }: Ground): { trueMm2: number; lengthM: number } {
   let area = 0;
   let length = 0;
-  for (let k = 0; k < outline.length; k++) {
-    const [ax, ay] = outline[k];
-    const [bx, by] = outline[(k + 1) % outline.length];
+  for (const [[ax, ay], [bx, by]] of outlineEdges(outline)) {
     const side = Math.hypot(bx - ax, by - ay);
     const parts = Math.max(1, Math.ceil(side / 2));
     for (let n = 0; n < parts; n++) {
@@ -90,6 +88,6 @@ function sidesOf(project: Project, { outline, grid }: Ground): { trueMm2: number
   }
   // The board's own edge may run another way.
   const board = boardOutline(project.base);
-  const boardMm = board ? lineLength([...board, board[0]], false) : 0;
+  const boardMm = board ? outlineRings(board).reduce((sum, ring) => sum + lineLength(ring), 0) : 0;
   return { trueMm2: area + boardMm * project.base.board.thicknessMm, lengthM: Math.max(length, boardMm) / 1000 };
 }

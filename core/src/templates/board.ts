@@ -1,5 +1,5 @@
 /** The board at full size: its edge to saw by, the ground's outline on it, holes to drill and places of feet. */
-import { boundsOf } from '../geometry/index.ts';
+import { boundsOf, outlineRings } from '../geometry/index.ts';
 import { baseOutline, boardOutline, discOf, feetPlaces, holeName, type Project } from '../project/index.ts';
 import { type Drawing, NOTES_APART, type Stroke, type Words } from './page.ts';
 
@@ -10,12 +10,12 @@ const RIM_MM = 4;
 export function boardDrawing({ base }: Pick<Project, 'base'>): Drawing | null {
   const outline = boardOutline(base);
   const { holes = [], thicknessMm, material, beyondMm, wave } = base.board;
-  const plain = base.shape.kind === 'rectangle' && !beyondMm && !wave && !holes.length && !base.feet;
+  const plain = base.shape.kind === 'rectangle' && !beyondMm && !wave && !holes.length && !base.feet && !base.opening;
   if (!outline || plain) return null;
   const [x0, y0, x1, y1] = boundsOf(outline);
   const strokes: Stroke[] = [
-    { pen: 'cut', points: outline, closed: true },
-    { pen: 'outline', points: baseOutline(base), closed: true },
+    ...outlineRings(outline).map((points): Stroke => ({ pen: 'cut', points, closed: true })),
+    ...outlineRings(baseOutline(base)).map((points): Stroke => ({ pen: 'outline', points, closed: true })),
     ...holes.map(({ at, acrossMm }): Stroke => ({ pen: 'cut', points: discOf(at, acrossMm), closed: true })),
     ...feetPlaces(base).map(
       (at): Stroke => ({ pen: 'pin', points: discOf(at, base.feet?.acrossMm ?? 0), closed: true }),

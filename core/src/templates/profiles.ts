@@ -1,4 +1,14 @@
-import { boundsOf, type Grid, heightAt, isolines, lineLength, type Point, type Ring } from '../geometry/index.ts';
+import {
+  boundsOf,
+  clipRings,
+  type Grid,
+  heightAt,
+  isolines,
+  lineLength,
+  outlineRings,
+  type Point,
+  type Ring,
+} from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
 import type { Drawing, Stroke, Words } from './page.ts';
 import type { TemplateSource } from './source.ts';
@@ -9,8 +19,14 @@ const EVERY_MM = 1;
 const CORNER_DEGREES = 20;
 const RIM_MM = 4;
 
-/** The sides of a base, each as seen from outside: from left to right. A rim without corners is one. */
-export function sidesOf(outline: Ring): { name: string; points: Point[] }[] {
+/** The sides of a base, each as seen from outside: from left to right; then those of its opening, as seen from within that. */
+export const sidesOf = (outline: Ring): { name: string; points: Point[] }[] =>
+  outlineRings(outline).flatMap((ring, k) =>
+    sidesOfRing(ring).map(({ name, points }) => ({ name: k ? `opening, ${name}` : name, points })),
+  );
+
+/** A rim without corners is one. */
+function sidesOfRing(outline: Ring): { name: string; points: Point[] }[] {
   const n = outline.length;
   const turn = (k: number) => {
     const [a, b, c] = [outline[(k + n - 1) % n], outline[k], outline[(k + 1) % n]];
@@ -150,10 +166,12 @@ export function contourDrawing({ ground, outline }: TemplateSource): Drawing {
   const step = STEPS.find((mm) => highest / mm <= MOST_CONTOURS) ?? 100;
   const levels = Array.from({ length: Math.floor(highest / step) }, (_, k) => (k + 1) * step);
   const [x0, y0, x1, y1] = boundsOf(outline);
-  const strokes: Stroke[] = [{ pen: 'outline', points: outline, closed: true }];
+  const strokes: Stroke[] = outlineRings(outline).map((points) => ({ pen: 'outline', points, closed: true }));
   const words: Words[] = [];
+  // Of a base that fills its box nothing lies outside.
+  const within = (rings: Ring[]) => (outline.length > 4 ? clipRings(rings, outline) : rings);
   isolines(ground, levels).forEach((rings, k) => {
-    for (const ring of rings) {
+    for (const ring of within(rings)) {
       if (lineLength(ring) < 8) continue;
       strokes.push({ pen: 'contour', points: ring, closed: true });
       const at = ring[Math.floor(ring.length / 3)];

@@ -1,4 +1,4 @@
-import { boundsOf, type Point, type Polygon, ringsOf } from '../geometry/index.ts';
+import { boundsOf, outlineRings, type Point, type Polygon, ringsOf } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
 import { boardDrawing } from './board.ts';
 import { type Drawing, inLines, NOTES_APART, type Page, ringAround, type Stroke, type Words } from './page.ts';
@@ -105,7 +105,7 @@ function guideDrawing(project: Project, source: TemplateSource, layer: TemplateL
   const draw = (pen: Stroke['pen'], pieces: readonly Polygon[]) => {
     for (const ring of ringsOf(pieces)) strokes.push({ pen, points: ring.map(small), closed: true });
   };
-  strokes.push({ pen: 'outline', points: outline.map(small), closed: true });
+  for (const ring of outlineRings(outline)) strokes.push({ pen: 'outline', points: ring.map(small), closed: true });
   const below = layers.find(({ index }) => index === layer.index - 1);
   const next = layers.find(({ index }) => index === layer.index + 1);
   if (below) draw('below', below.pieces);

@@ -1,11 +1,10 @@
 import {
   distanceTo,
-  distanceToStretch,
+  distanceToEdge,
   forEachCell,
   type Grid,
   insideRing,
   nearestValue,
-  type Ring,
   smoothed,
 } from '../geometry/index.ts';
 import { beneaths, type Ground, thinnedTo, wetnessOf } from '../ground/index.ts';
@@ -58,21 +57,13 @@ function readingOf(what: Askable, project: Pick<Project, 'landforms' | 'laid'>, 
       return (x, y) => nearestValue(wet, x, y);
     }
     case 'edge':
-      return (x, y) => edgeDistance(ground.outline, x, y);
+      return (x, y) => distanceToEdge(ground.outline, x, y);
     default: {
       const lattice = thinnedTo(MOST_NODES, ground.grid);
       const far = { ...lattice, values: distanceTo(lattice, setOf(what, project, ground, lattice)) };
       return (x, y) => nearestValue(far, x, y);
     }
   }
-}
-
-/** Distance to the nearest side of the base, mm. */
-function edgeDistance(outline: Ring, x: number, y: number): number {
-  let nearest = Number.POSITIVE_INFINITY;
-  for (let k = 0; k < outline.length; k++)
-    nearest = Math.min(nearest, distanceToStretch([x, y], outline[k], outline[(k + 1) % outline.length]));
-  return nearest;
 }
 
 /** The nodes that are water, wall, rock or way. */

@@ -163,9 +163,24 @@ describe('the section', () => {
       carve: '',
       fill: '',
       skin: '',
+      board: '',
       ground: '',
       guess: '',
     });
+  });
+
+  it('leaves out what an opening of the base leaves out: ground and board on either side of it, nothing over it', () => {
+    const over = [true, true, false, false, true, true].map((on, k) => sample(k, 9, 6, 0, 0, on));
+    const { ground, board } = sectionPaths(
+      over,
+      [],
+      (x) => x,
+      (z) => z,
+      () => false,
+      4,
+    );
+    expect(ground).toBe('M0 9L1 9M4 9L5 9');
+    expect(board).toBe('M0 0L1 0L1 -4L0 -4ZM4 0L5 0L5 -4L4 -4Z');
   });
 });
 

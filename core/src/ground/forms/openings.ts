@@ -1,4 +1,4 @@
-import { boundsOf, insideRing, type Point, type Ring } from '../../geometry/index.ts';
+import { boundsOf, insideRing, outlineEdges, type Point, type Ring } from '../../geometry/index.ts';
 
 /** An outline this near to the base's edge was drawn to it, mm. */
 export const AT_EDGE_MM = 0.75;
@@ -34,9 +34,7 @@ export function withoutEdge(ring: Ring, edge: Ring): Ring[] | null {
 /** Whether the box round some points lies on the base and away from the boxes of all its sides: most landforms do, and then nothing else is to be asked. */
 function boxClearOf(points: Ring, edge: Ring): boolean {
   const [x0, y0, x1, y1] = boundsOf(points);
-  for (let k = 0; k < edge.length; k++) {
-    const [ax, ay] = edge[k];
-    const [bx, by] = edge[(k + 1) % edge.length];
+  for (const [[ax, ay], [bx, by]] of outlineEdges(edge)) {
     if (Math.min(ax, bx) > x1 + AT_EDGE_MM || Math.max(ax, bx) < x0 - AT_EDGE_MM) continue;
     if (Math.min(ay, by) > y1 + AT_EDGE_MM || Math.max(ay, by) < y0 - AT_EDGE_MM) continue;
     return false;
@@ -47,9 +45,7 @@ function boxClearOf(points: Ring, edge: Ring): boolean {
 /** Whether a place lies on the base and away from its edge. */
 function clearOf([x, y]: Point, edge: Ring): boolean {
   if (!insideRing(edge, x, y)) return false;
-  for (let k = 0; k < edge.length; k++) {
-    const [ax, ay] = edge[k];
-    const [bx, by] = edge[(k + 1) % edge.length];
+  for (const [[ax, ay], [bx, by]] of outlineEdges(edge)) {
     // Most of an edge is far away: its boxes tell at once.
     if (Math.min(ax, bx) - x > AT_EDGE_MM || x - Math.max(ax, bx) > AT_EDGE_MM) continue;
     if (Math.min(ay, by) - y > AT_EDGE_MM || y - Math.max(ay, by) > AT_EDGE_MM) continue;

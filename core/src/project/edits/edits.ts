@@ -203,8 +203,14 @@ export function baseFromOutline(project: Project, outline: Ring): Project | null
     from: move(line.from),
     to: move(line.to),
   });
+  const { opening, board } = project.base;
+  const base = {
+    ...project.base,
+    ...(opening && { opening: { ...opening, at: move(opening.at) } }),
+    board: board.holes ? { ...board, holes: board.holes.map((hole) => ({ ...hole, at: move(hole.at) })) } : board,
+  };
   return {
-    ...changeShape({ ...moved, sections: project.sections.map(ends) }, taken.shape),
+    ...changeShape({ ...moved, base, sections: project.sections.map(ends) }, taken.shape),
     distance: project.distance && ends(project.distance),
   };
 }

@@ -117,6 +117,8 @@ const migrations: Migrations = {
     panels: [],
     tiles: listOf(document.tiles).map((tile) => ({ ...tile, panels: [] })),
   }),
+  /** Version 12 knew no base with an opening, and one figure for filling with any paste. */
+  12: (document) => document,
 };
 
 /** What was stated about costs, with what came in later. */

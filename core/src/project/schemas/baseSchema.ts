@@ -84,6 +84,15 @@ export const baseSchema = z.strictObject({
       bottomMm: z.number().gt(0).max(30).optional(),
     })
     .nullable(),
+  /** Open in the middle, right through the board, about a place. Left out: whole. */
+  opening: z
+    .strictObject({
+      kind: z.enum(['round', 'oblong']),
+      at: pointSchema,
+      widthMm: z.number().min(5).max(2900),
+      depthMm: z.number().min(5).max(2900),
+    })
+    .optional(),
   /** The slope of the ground's own sides, degrees from the level; left out: upright. */
   bevelDegrees: z.number().min(20).max(89).optional(),
   /** Feet under it. Left out: it lies flat. */

@@ -19,7 +19,7 @@ import { voidSchema } from './voidSchema.ts';
 import { patchSchema, zonesSchema } from './zoneSchema.ts';
 
 export const PROJECT_FORMAT = 'hosket-project';
-export const PROJECT_VERSION = 12;
+export const PROJECT_VERSION = 13;
 
 const percent = z.number().min(0).max(100);
 const airSchema = z.strictObject({

@@ -11,6 +11,7 @@ import {
   itemsOf,
   type LayerReport,
   offsetLine,
+  outlineRings,
   type PlanReport,
   type Project,
   type Ring,
@@ -53,7 +54,10 @@ const laidFlat = (geometry: BufferGeometry, depthMm: number, liftMm: number): Bu
 /** A plate with upright sides between two heights. */
 const plate = (outer: Ring, holes: readonly Ring[], fromMm: number, toMm: number, depthMm: number): BufferGeometry =>
   laidFlat(
-    new ExtrudeGeometry(shapeOf(outer, holes), { depth: Math.max(0.1, toMm - fromMm), bevelEnabled: false }),
+    new ExtrudeGeometry(shapeOf(outlineRings(outer)[0], [...outlineRings(outer).slice(1), ...holes]), {
+      depth: Math.max(0.1, toMm - fromMm),
+      bevelEnabled: false,
+    }),
     depthMm,
     fromMm,
   );

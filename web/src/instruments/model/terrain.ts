@@ -1,4 +1,4 @@
-import { type Grid, heightAt, insideRing, type Ring } from '@hosket/core';
+import { type Grid, heightAt, insideRing, outlineEdges, type Ring } from '@hosket/core';
 import { BufferAttribute, BufferGeometry } from 'three';
 
 /** The model is drawn in mm with x to the right, y up and z towards the viewer. */
@@ -36,21 +36,19 @@ export function terrainGeometry(grid: Grid, outline: Ring, depthMm: number): Buf
 
 /** The sides of the ground, from its edge down to the board. */
 export function skirtGeometry(grid: Grid, outline: Ring, depthMm: number, spacingMm = 2): BufferGeometry {
-  const edge: [number, number][] = [];
-  outline.forEach(([ax, ay], k) => {
-    const [bx, by] = outline[(k + 1) % outline.length];
-    const pieces = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / spacingMm));
-    for (let s = 0; s < pieces; s++) edge.push([ax + ((bx - ax) * s) / pieces, ay + ((by - ay) * s) / pieces]);
-  });
   const positions: number[] = [];
-  edge.forEach(([x, y], k) => {
-    const [u, v] = edge[(k + 1) % edge.length];
-    const a = [x, heightAt(grid, x, y), depthMm - y];
-    const b = [u, heightAt(grid, u, v), depthMm - v];
-    const c = [x, 0, depthMm - y];
-    const d = [u, 0, depthMm - v];
-    positions.push(...c, ...d, ...b, ...c, ...b, ...a);
-  });
+  for (const [[ax, ay], [bx, by]] of outlineEdges(outline)) {
+    const pieces = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / spacingMm));
+    for (let s = 0; s < pieces; s++) {
+      const [x, y] = [ax + ((bx - ax) * s) / pieces, ay + ((by - ay) * s) / pieces];
+      const [u, v] = [ax + ((bx - ax) * (s + 1)) / pieces, ay + ((by - ay) * (s + 1)) / pieces];
+      const a = [x, heightAt(grid, x, y), depthMm - y];
+      const b = [u, heightAt(grid, u, v), depthMm - v];
+      const c = [x, 0, depthMm - y];
+      const d = [u, 0, depthMm - v];
+      positions.push(...c, ...d, ...b, ...c, ...b, ...a);
+    }
+  }
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(Float32Array.from(positions), 3));
   geometry.computeVertexNormals();

@@ -6,6 +6,8 @@ import {
   feetPlaces,
   isolines,
   type LayerReport,
+  outlineRings,
+  type Ring,
   settingOut,
 } from '@hosket/core';
 import { type ReactNode, useDeferredValue, useMemo } from 'react';
@@ -50,9 +52,9 @@ export function PlanView({ editable = false, layer, above, marks = true, shading
       under={<ShadedGround shading={shading} />}
     >
       {marks && <UnderlayPicture />}
-      <OutsideMask />
       <HeightLines />
       <GuessedGround />
+      <OutsideMask />
       {layer && <Footprint layer={layer} above={above} />}
       {marks && <PlanItems editable={editable} />}
       {marks && <PlanRoom />}
@@ -79,7 +81,11 @@ function ShadedGround({ shading }: { shading?: Shading }) {
 function OutsideMask() {
   const { base } = useProject();
   const { place, width, height } = useFrame();
-  const edge = linePath(baseOutline(base), place, true);
+  const path = (outline: Ring) =>
+    outlineRings(outline)
+      .map((ring) => linePath(ring, place, true))
+      .join('');
+  const edge = path(baseOutline(base));
   const box = `M0 0H${width}V${height}H0Z`;
   const board = boardOutline(base);
   const flush = !base.board.beyondMm && !base.board.wave;
@@ -92,7 +98,7 @@ function OutsideMask() {
       <path d={box + edge} fillRule="evenodd" fill="var(--plaster)" />
       {board && !flush && (
         <path
-          d={linePath(board, place, true) + edge}
+          d={path(board) + edge}
           fillRule="evenodd"
           fill="var(--board)"
           fillOpacity={0.45}

@@ -1,4 +1,14 @@
-import { baseOutline, type Item, isClosed, itemsOf, type Point, type Project, runOf } from '@hosket/core';
+import {
+  baseOutline,
+  type Item,
+  isClosed,
+  itemsOf,
+  outlineEdges,
+  outlineRings,
+  type Point,
+  type Project,
+  runOf,
+} from '@hosket/core';
 
 /** What a point has taken hold of, and where that puts it. */
 export interface Snap {
@@ -40,11 +50,12 @@ export function snapPoint(project: Project, at: Point, pxPerMm: number, leaveOut
     best = { at: point, what };
   };
   for (const item of others) for (const point of item.points) offer(point, `corner of ${item.name || item.id}`);
-  if (project.base.shape.kind === 'rectangle') for (const point of base) offer(point, 'corner of the base');
+  if (project.base.shape.kind === 'rectangle')
+    for (const point of outlineRings(base)[0]) offer(point, 'corner of the base');
   if (best) return best;
   for (const item of others)
     for (const [a, b] of edgesOf(item)) offer(onStretch(a, b, at), `edge of ${item.name || item.id}`);
-  for (let k = 0; k < base.length; k++) offer(onStretch(base[k], base[(k + 1) % base.length], at), 'edge of the base');
+  for (const [a, b] of outlineEdges(base)) offer(onStretch(a, b, at), 'edge of the base');
   if (best) return best;
   const step = gridStep(pxPerMm);
   const onGrid: Point = [Math.round(at[0] / step) * step, Math.round(at[1] / step) * step];

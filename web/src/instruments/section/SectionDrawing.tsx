@@ -45,6 +45,9 @@ function guessedAt(fields: ReturnType<typeof useFields>, from: Point, to: Point)
   };
 }
 
+/** The least that the board is drawn high. */
+const LEAST_BOARD_PX = 2;
+
 export function SectionDrawing({ measuring }: { measuring: boolean }) {
   const { base } = useShown();
   const report = usePlan((state) => state.report);
@@ -90,9 +93,17 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
       frame: drawn,
       across: toX,
       up: toY,
-      paths: sectionPaths(samples, layers, toX, toY, guessedAt(fields, from, to)),
+      // A thin board is drawn thick enough to be seen.
+      paths: sectionPaths(
+        samples,
+        layers,
+        toX,
+        toY,
+        guessedAt(fields, from, to),
+        Math.max(boardMm, LEAST_BOARD_PX / (scale * stretch)),
+      ),
     };
-  }, [samples, layers, scale, stretch, tallest, fields, from, to]);
+  }, [samples, layers, scale, stretch, tallest, boardMm, fields, from, to]);
   const ticks = heightTicks(
     tallest,
     useView((view) => view.units),
@@ -139,15 +150,7 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
               </text>
             </g>
           ))}
-          {boardMm > 0 && (
-            <rect
-              x={PAD.left}
-              y={up(0)}
-              width={length * scale}
-              height={Math.max(2, boardMm * scale * stretch)}
-              fill="var(--board)"
-            />
-          )}
+          {boardMm > 0 && <path d={paths.board} fill="var(--board)" data-testid="board-cut" />}
           {paths.foam.map(({ layer, path }) => (
             <path
               key={layer}

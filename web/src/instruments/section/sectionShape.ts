@@ -8,6 +8,8 @@ export interface SectionPaths {
   carve: string;
   fill: string;
   skin: string;
+  /** The board, where it lies under the ground. */
+  board: string;
   /** The ground as it is said, and where it is guessed. */
   ground: string;
   guess: string;
@@ -49,6 +51,7 @@ export function sectionPaths(
   across: Across,
   up: Up,
   guessed: (sample: SectionSample) => boolean = () => false,
+  boardMm = 0,
 ): SectionPaths {
   const foam = layers.map(({ index, bottomMm, topMm }) => ({
     layer: index,
@@ -78,7 +81,6 @@ export function sectionPaths(
       up,
     ),
   );
-  const on = samples.filter((s) => s.onBase);
   return {
     foam,
     cutOut: cutOut.join(''),
@@ -97,12 +99,19 @@ export function sectionPaths(
       across,
       up,
     ),
-    ground: lineOver(on, (s) => !guessed(s), across, up),
-    guess: lineOver(on, guessed, across, up),
+    board: band(
+      samples,
+      () => -boardMm,
+      () => 0,
+      across,
+      up,
+    ),
+    ground: lineOver(samples, (s) => s.onBase && !guessed(s), across, up),
+    guess: lineOver(samples, (s) => s.onBase && guessed(s), across, up),
   };
 }
 
-/** The ground line over those samples that belong to it, each run joined to the sample before it. */
+/** The ground line over those samples that belong to it, each run joined to the sample before it where that is on the base. */
 function lineOver(
   samples: readonly SectionSample[],
   belongs: (sample: SectionSample) => boolean,
@@ -114,7 +123,10 @@ function lineOver(
   let drawing = false;
   samples.forEach((sample, k) => {
     const here = belongs(sample);
-    if (here) path += drawing ? `L${point(sample)}` : `M${k > 0 ? `${point(samples[k - 1])}L` : ''}${point(sample)}`;
+    if (here)
+      path += drawing
+        ? `L${point(sample)}`
+        : `M${k > 0 && samples[k - 1].onBase ? `${point(samples[k - 1])}L` : ''}${point(sample)}`;
     drawing = here;
   });
   return path;

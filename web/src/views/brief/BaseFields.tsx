@@ -16,6 +16,7 @@ import {
 import { useState } from 'react';
 import { edit } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
+import { OpeningFields } from './OpeningFields.tsx';
 
 const kindWords: Record<BaseShape['kind'], string> = {
   rectangle: 'rectangle',
@@ -66,6 +67,7 @@ export function BaseFields({ project }: { project: Project }) {
       )}
       {shape.kind === 'outline' && <FreeOutline project={project} shape={shape} />}
       <p className="col-span-2 text-xs text-muted">Marks stay where they are when the size changes.</p>
+      <OpeningFields base={project.base} />
       <Frame project={project} />
     </fieldset>
   );
