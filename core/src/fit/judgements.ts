@@ -6,7 +6,7 @@ import {
   STANDS,
   type Stand,
   standAt,
-  standingOf,
+  standingIn,
   standingShare,
   standUnder,
   verdict,
@@ -52,7 +52,7 @@ export function* standingShares(
 ): Generator<undefined, StandingShare[]> {
   const shares: StandingShare[] = [];
   for (const baseMm of BASES_MM) {
-    shares.push({ baseMm, percent: standingShare(standingOf(grid, outline, baseMm, limits, 6000), outline) });
+    shares.push({ baseMm, percent: standingShare(yield* standingIn(grid, outline, baseMm, limits, 6000), outline) });
     yield;
   }
   return shares;

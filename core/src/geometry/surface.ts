@@ -1,3 +1,4 @@
+import { toEnd } from '../kernel/index.ts';
 import type { Grid } from './grid.ts';
 
 /** Calls `visit` for each lattice cell on the base with its plan area (mm2), mean height (mm) and gradient (mm per mm) in x and y. */
@@ -24,6 +25,22 @@ export function forEachCell(
     }
 }
 
+/** So many cells are visited between two yields. */
+const CELLS_EACH = 20_000;
+
+/** The same, yielding between pieces of work. */
+export function* forEachCellIn(
+  grid: Grid,
+  coverage: Float32Array | null,
+  visit: Parameters<typeof forEachCell>[2],
+): Generator<undefined, void> {
+  const rowsEach = Math.max(1, Math.floor(CELLS_EACH / grid.columns));
+  for (let row = 0; row < grid.rows - 1; row += rowsEach) {
+    forEachCell(grid, coverage, visit, row, Math.min(grid.rows - 1, row + rowsEach));
+    yield;
+  }
+}
+
 /** The true (sloped) surface: how much of it is no steeper than each whole degree, mm2; index 90 holds all of it. */
 export interface TrueSurface {
   planMm2: number;
@@ -34,13 +51,17 @@ export interface TrueSurface {
 }
 
 /** Area along the slope, cell by cell: plan area x sqrt(1 + gradient^2). Error of a smooth ground falls with the square of the cell. */
-export function trueSurfaceOf(grid: Grid, coverage: Float32Array | null): TrueSurface {
+export const trueSurfaceOf = (grid: Grid, coverage: Float32Array | null): TrueSurface =>
+  toEnd(trueSurfaceIn(grid, coverage));
+
+/** The same, yielding between pieces of work. */
+export function* trueSurfaceIn(grid: Grid, coverage: Float32Array | null): Generator<undefined, TrueSurface> {
   const notSteeperMm2 = new Float64Array(91);
   let planMm2 = 0;
   let trueMm2 = 0;
   let degreesTimesArea = 0;
   let lowestMm = Number.POSITIVE_INFINITY;
-  forEachCell(grid, coverage, (_, area, height, sx, sy) => {
+  yield* forEachCellIn(grid, coverage, (_, area, height, sx, sy) => {
     const sloped = area * Math.sqrt(1 + sx * sx + sy * sy);
     const degrees = (Math.atan(Math.sqrt(sx * sx + sy * sy)) * 180) / Math.PI;
     planMm2 += area;

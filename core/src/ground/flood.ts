@@ -1,5 +1,6 @@
 /** Fills a ground from its edge inwards (priority flood): where water would stand, and the way it comes. */
 import { type Grid, insideRing, type Ring } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 
 /** A grid filled from its edge inwards. */
 export interface Flood {
@@ -15,7 +16,16 @@ export interface Flood {
  * Priority flood (Barnes, Lehman and Mulla 2014, Computers and Geosciences 62, from memory): water runs off over the edge of the base, an
  * outline of more than four corners being taken node by node.
  */
-export function flood({ columns, rows, cellMm, originMm, values: z }: Grid, outline: Ring): Flood {
+export const flood = (grid: Grid, outline: Ring): Flood => toEnd(floodIn(grid, outline));
+
+/** So many nodes are reached between two yields. */
+const NODES_EACH = 20_000;
+
+/** The same, yielding between pieces of work. */
+export function* floodIn(
+  { columns, rows, cellMm, originMm, values: z }: Grid,
+  outline: Ring,
+): Generator<undefined, Flood> {
   const count = columns * rows;
   const spill = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
   const order = new Int32Array(count);
@@ -30,9 +40,11 @@ export function flood({ columns, rows, cellMm, originMm, values: z }: Grid, outl
     spill[n] = z[n];
     heap.push(n);
   }
+  yield;
   let reached = 0;
   for (let n = heap.pop(); n >= 0; n = heap.pop()) {
     order[reached++] = n;
+    if (reached % NODES_EACH === 0) yield;
     const i = n % columns;
     for (let dj = -1; dj <= 1; dj++)
       for (let di = -1; di <= 1; di++) {

@@ -7,10 +7,11 @@ import {
   gridOver,
   type Ring,
   type TrueSurface,
-  trueSurfaceOf,
+  trueSurfaceIn,
   volumeUnder,
   withValues,
 } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import {
   type Base,
   baseOutline,
@@ -64,21 +65,28 @@ export function chooseCellMm(widthMm: number, depthMm: number): number {
 }
 
 /** Measures a field of heights as the ground of a base. */
-export function measureGround(
+export const measureGround = (outline: Ring, grid: Grid): Ground => toEnd(measuredGround(outline, grid, [], null));
+
+/** The same, with what was built on it and where it is guessed; yields between pieces of work. */
+export function* measuredGround(
   outline: Ring,
   grid: Grid,
-  built: Built[] = [],
-  guessed: Uint8Array | null = null,
-): Ground {
+  built: Built[],
+  guessed: Uint8Array | null,
+): Generator<undefined, Ground> {
   const coverage = coverageOf(grid, outline);
+  yield;
+  const surface = yield* trueSurfaceIn(grid, coverage);
   let highestMm = 0;
   for (let n = 0; n < grid.values.length; n++) if (grid.values[n] > highestMm) highestMm = grid.values[n];
+  const volumeMl = volumeUnder(grid, coverage) / 1000;
+  yield;
   return {
     outline,
     grid,
     coverage,
-    surface: trueSurfaceOf(grid, coverage),
-    volumeMl: volumeUnder(grid, coverage) / 1000,
+    surface,
+    volumeMl,
     highestMm,
     built,
     ...guessRead(outline, grid, guessed),
@@ -174,7 +182,7 @@ export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefin
   const built = yield* buildLandforms(grid, drawn.landforms, outline);
   if (drawn.tile) keepEdges(grid, drawn.base, drawn.tile, drawn.profiles ?? []);
   if (drawn.base.bevelDegrees) bevel(grid, outline, drawn.base.bevelDegrees);
-  return measureGround(outline, grid, built, guessedNodes(solved, grid));
+  return yield* measuredGround(outline, grid, built, guessedNodes(solved, grid));
 }
 
 /** The ground that a project describes, worked out from nothing. */

@@ -8,7 +8,7 @@ export * from './holds.ts';
 export * from './places.ts';
 export * from './pools.ts';
 export * from './shapeLines.ts';
-export { STANDS, type Stand, standAt, standingOf, standingShare, standUnder, verdict } from './standing.ts';
+export { STANDS, type Stand, standAt, standingIn, standingOf, standingShare, standUnder, verdict } from './standing.ts';
 export type { VoidMeeting } from './voidMeetings.ts';
 export * from './voidReads.ts';
 export { type Hollow, type VoidField, type VoidShape, voidShape, type Within } from './voids.ts';

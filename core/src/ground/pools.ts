@@ -1,6 +1,7 @@
 /** Low ground from which water cannot run off the base: by priority flood. Levels in mm, areas in mm2, volumes in ml. */
 import type { Grid, Point, Ring } from '../geometry/index.ts';
-import { flood, thinnedTo } from './flood.ts';
+import { toEnd } from '../kernel/index.ts';
+import { floodIn, thinnedTo } from './flood.ts';
 
 /** Low ground from which water cannot run off the base. */
 export interface Pool {
@@ -22,9 +23,13 @@ const LEAST_ML = 0.3;
  * Low points that would hold water, the fullest first: the ground filled from its edge inwards (priority flood: Barnes, Lehman and Mulla 2014,
  * Computers and Geosciences 62, from memory) less the ground. Water runs off over the edge of the base. Exact to the thinned lattice.
  */
-export function poolsOf(grid: Grid, outline: Ring): Pool[] {
+export const poolsOf = (grid: Grid, outline: Ring): Pool[] => toEnd(poolsIn(grid, outline));
+
+/** The same, yielding between pieces of work. */
+export function* poolsIn(grid: Grid, outline: Ring): Generator<undefined, Pool[]> {
   const thin = thinnedTo(MOST_NODES, grid);
-  const { spill } = flood(thin, outline);
+  const { spill } = yield* floodIn(thin, outline);
+  yield;
   return gather(thin, spill);
 }
 

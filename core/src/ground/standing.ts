@@ -3,6 +3,7 @@
  * ground strays from it, mm.
  */
 import { boundsOf, type Grid, heightAt, insideRing, type Point, type Ring } from '../geometry/index.ts';
+import { toEnd } from '../kernel/index.ts';
 import { thinnedTo } from './flood.ts';
 
 /** How a base stands at a place. */
@@ -93,12 +94,26 @@ export interface StandLimits {
 }
 
 /** Whether a base of some diameter stands, rocks, slides or reaches over the edge at each node of a lattice of no more than `most` nodes. */
-export function standingOf(ground: Grid, outline: Ring, diameterMm: number, limits: StandLimits, most = 12_000): Grid {
+export const standingOf = (ground: Grid, outline: Ring, diameterMm: number, limits: StandLimits, most = 12_000): Grid =>
+  toEnd(standingIn(ground, outline, diameterMm, limits, most));
+
+/** So many places are tried between two yields. */
+const PLACES_EACH = 2000;
+
+/** The same, yielding between pieces of work. */
+export function* standingIn(
+  ground: Grid,
+  outline: Ring,
+  diameterMm: number,
+  limits: StandLimits,
+  most: number,
+): Generator<undefined, Grid> {
   const grid = thinnedTo(most, ground);
   const { columns, rows, cellMm, originMm } = grid;
   const values = new Float64Array(columns * rows);
   for (let j = 0, n = 0; j < rows; j++)
     for (let i = 0; i < columns; i++, n++) {
+      if (n % PLACES_EACH === PLACES_EACH - 1) yield;
       const stand = standAt(ground, outline, originMm[0] + i * cellMm, originMm[1] + j * cellMm, diameterMm);
       values[n] = verdict(stand, limits);
     }

@@ -38,7 +38,7 @@ export interface PartPaste extends PasteDepth {
 export const BIN_MM = 0.05;
 
 /** So many rows are looked at between two yields. */
-const ROWS_EACH = 64;
+const ROWS_EACH = 24;
 
 /** Where a cell is looked at: its middle, or the middles of its quarters. */
 const WHOLE: readonly (readonly [number, number])[] = [[0.5, 0.5]];
@@ -125,6 +125,7 @@ export function* pasteByPart(
       }
     }
   }
+  yield;
   const parts = sums.map(({ rises, total, deepestMm, deepestCell, fill, skin, wedge }): PartPaste => {
     // From here on `rises` holds the area of each bin.
     for (let bin = 1; bin < rises.length; bin++) rises[bin] += rises[bin - 1];

@@ -3,7 +3,7 @@
  * every direction, ground(x) = max over |o| <= r of foam(x + o) + sqrt(r^2 - |o|^2). The mirror image of `foamTarget.ts`. Heights in mm.
  */
 import { type Grid, withValues } from '../geometry/index.ts';
-import { type Ground, measureGround } from '../ground/index.ts';
+import { type Ground, measuredGround } from '../ground/index.ts';
 import type { SkinField } from '../recipes/index.ts';
 import { boardFlats } from './boardFlats.ts';
 import { foamTargetOf } from './foamTarget.ts';
@@ -37,5 +37,5 @@ export function* groundOver(
 ): Generator<undefined, Ground> {
   const grid = yield* skinOver(foam.grid, skin, boardFlats(drawn, foam.grid));
   yield;
-  return measureGround(foam.outline, grid, foam.built, foam.guessed);
+  return yield* measuredGround(foam.outline, grid, foam.built, foam.guessed);
 }

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { gridOver } from '../geometry/index.ts';
-import { groundOf, measureGround, thinnedTo, voidShape } from '../ground/index.ts';
+import { groundOf, measuredGround, thinnedTo, voidShape } from '../ground/index.ts';
 import { toEnd } from '../kernel/index.ts';
 import { type Project, readProject } from '../project/index.ts';
 import { solids } from '../testing/manifold.ts';
@@ -12,7 +12,10 @@ function sample(name: string) {
   const read = readProject(readFileSync(new URL(`../../../samples/${name}.hosket.json`, import.meta.url), 'utf8'));
   if (!read.ok) throw new Error(read.fault.message);
   const fine = toEnd(groundOf(read.value));
-  return { project: read.value, ground: measureGround(fine.outline, thinnedTo(34000, fine.grid), fine.built) };
+  return {
+    project: read.value,
+    ground: toEnd(measuredGround(fine.outline, thinnedTo(34000, fine.grid), fine.built, null)),
+  };
 }
 
 type Hollow = Project['stacking']['hollow'];

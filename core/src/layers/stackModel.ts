@@ -1,9 +1,9 @@
 /** From ground and shed to the model in which stacks are chosen: curves of heights by area, stock, weights, limits. */
 import {
-  forEachCell,
+  forEachCellIn,
   type Grid,
   type Hypsometry,
-  hypsometryOf,
+  hypsometryIn,
   LEVEL_STEP_MM,
   levelStep,
   type OutlineCurve,
@@ -57,22 +57,25 @@ export interface StackGround {
   outlines: OutlineCurve[] | null;
 }
 
-export function stackGround(
+export function* stackGround(
   project: Pick<Project, 'sheets' | 'stacking'>,
   ground: Ground,
   target: Target,
   map: AreaMap,
   levels: LevelPlace[],
-): StackGround {
-  const curves = map.node ? map.coverage.map((share) => hypsometryOf(target.grid, share)) : [target.curve];
+): Generator<undefined, StackGround> {
+  const curves: Hypsometry[] = [];
+  if (map.node) for (const share of map.coverage) curves.push(yield* hypsometryIn(target.grid, share));
+  else curves.push(target.curve);
+  yield;
   const inside = new Map<number, Hypsometry[]>();
   for (const { limit } of project.sheets)
     if (limit.kind === 'inside' && !inside.has(limit.coverMm)) {
       const deep = deepInside(target.grid, limit.coverMm, ground.outline);
-      inside.set(
-        limit.coverMm,
-        map.coverage.map((share) => hypsometryOf(deep, share)),
-      );
+      yield;
+      const under: Hypsometry[] = [];
+      for (const share of map.coverage) under.push(yield* hypsometryIn(deep, share));
+      inside.set(limit.coverMm, under);
     }
   const { outlineMinPerM, carveMinPerM } = project.stacking.costs;
   const outlines =
@@ -81,7 +84,9 @@ export function stackGround(
           outlineCurve(target.grid, share, ground.outline, (x, y) => areaAt(map, target.grid, x, y) === k),
         )
       : null;
-  return { target, map, curves, inside, levels, slopes: slopesOf(ground.grid, target.grid, map), outlines };
+  yield;
+  const slopes = yield* slopesOf(ground.grid, target.grid, map);
+  return { target, map, curves, inside, levels, slopes, outlines };
 }
 
 type Shed = Pick<
@@ -234,7 +239,7 @@ export interface Slopes {
 
 const BIN_MM = 0.5;
 
-function slopesOf(ground: Grid, target: Grid, map: AreaMap): Slopes {
+function* slopesOf(ground: Grid, target: Grid, map: AreaMap): Generator<undefined, Slopes> {
   let highest = 0;
   for (const z of target.values) if (z > highest) highest = z;
   const bins = Math.ceil(highest / BIN_MM) + 1;
@@ -242,15 +247,14 @@ function slopesOf(ground: Grid, target: Grid, map: AreaMap): Slopes {
   const trueMm2 = map.areas.map(() => new Float64Array(bins));
   const skinMm3 = map.areas.map(() => new Float64Array(bins));
   const across = target.columns - 1;
-  map.coverage.forEach((coverage, a) => {
-    forEachCell(target, coverage, (cell, area, height, slopeX, slopeY) => {
+  for (const [a, coverage] of map.coverage.entries())
+    yield* forEachCellIn(target, coverage, (cell, area, height, slopeX, slopeY) => {
       const bin = Math.max(0, Math.min(bins - 1, Math.floor(height / BIN_MM)));
       planMm2[a][bin] += area;
       const corner = Math.floor(cell / across) * target.columns + (cell % across);
       skinMm3[a][bin] += area * (ground.values[corner] - target.values[corner]);
       trueMm2[a][bin] += area * Math.sqrt(1 + slopeX ** 2 + slopeY ** 2);
     });
-  });
   const sum = (by: readonly Float64Array[], bin: number) => by.reduce((total, list) => total + list[bin], 0);
   const cosAt = (heightMm: number) => {
     const bin = Math.max(0, Math.min(bins - 1, Math.floor(heightMm / BIN_MM)));

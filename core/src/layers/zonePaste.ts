@@ -59,6 +59,7 @@ export function* pasteOfZones(
 ): Generator<undefined, PasteMap> {
   const { ground, target, map, rooms } = land;
   const wedges = wedged ? wedgesOf(land, plan.layers, wedged) : null;
+  if (wedges) yield;
   const split = { of: zones.zone, count };
   const { parts, whole, depthMm } = yield* pasteByPart(
     ground.grid,
@@ -82,6 +83,7 @@ export function* pasteOfZones(
     zone.fill += fillMl;
     zone.skin += roomSkinMl;
   });
+  yield;
   const fills = shared(
     parts.map(({ fillMl }) => fillMl),
     gapMl - wedgeMl,

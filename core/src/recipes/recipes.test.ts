@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { toEnd } from '../kernel/index.ts';
 import { catalogueOf, shippedCatalogue } from '../materials/index.ts';
 import {
   type Coat,
@@ -83,7 +84,7 @@ describe('recipes on the ground', () => {
     recipe,
     when: { ...everywhere(), ...when },
   });
-  const worn = (project: Project) => wornOf(project, ground, zonesOf(project, ground));
+  const worn = (project: Project) => toEnd(wornOf(project, ground, zonesOf(project, ground)));
   const dressed = (coats: Coat[]): Project => ({
     ...start,
     recipes: [...start.recipes, { ...usualRecipe(), id: 'other', name: 'Other', coats }],

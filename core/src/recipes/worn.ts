@@ -1,4 +1,4 @@
-import { forEachCell } from '../geometry/index.ts';
+import { forEachCellIn } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { askables, bulkMm, type Coat, type Project, recipeOf, type When } from '../project/index.ts';
 import { type Ask, asks, OFF_BASE, readingsOf, type ZonesRead } from '../zones/index.ts';
@@ -31,7 +31,7 @@ const unlimited = (when: When) => askables.every((what) => when[what] === null);
  * Recipes on the ground: one pass over its cells finds for each zone how much ground each of its coats is meant for, and how thick the skin is there. Skins of
  * more than eight thicknesses are rounded until eight are left.
  */
-export function wornOf(project: Wearer, ground: Ground, { zones, map }: ZonesRead): Worn {
+export function* wornOf(project: Wearer, ground: Ground, { zones, map }: ZonesRead): Generator<undefined, Worn> {
   const readings = readingsOf(project, ground);
   const everything: Ask = () => true;
   const worn = zones.map((zone): WornZone & { holds: Ask[]; bulk: number[]; limited: boolean } => {
@@ -55,7 +55,7 @@ export function wornOf(project: Wearer, ground: Ground, { zones, map }: ZonesRea
   const some = worn.some(({ limited }) => limited);
   for (let k = 0; k < worn.length; k++) if (!worn[k].limited) worn[k].coatMm2.fill(worn[k].trueMm2);
   if (some)
-    forEachCell(grid, coverage, (cell, area, height, sx, sy) => {
+    yield* forEachCellIn(grid, coverage, (cell, area, height, sx, sy) => {
       const zone = worn[map.zone[cell]];
       if (!zone?.limited) return;
       const x = grid.originMm[0] + ((cell % across) + 0.5) * grid.cellMm;
@@ -73,6 +73,7 @@ export function wornOf(project: Wearer, ground: Ground, { zones, map }: ZonesRea
     const zone = map.zone[cell];
     if (zone !== OFF_BASE && Number.isNaN(thickness[cell])) thickness[cell] = whole[zone];
   }
+  yield;
   const rest = whole[whole.length - 1] ?? 0;
   return {
     zones: worn.map(({ holds: _, bulk: __, limited: ___, ...zone }) => zone),

@@ -97,6 +97,7 @@ export function* reportOf(
   const { surface, grid } = ground;
   const { highest, lowest } = extremesOf(grid, ground.outline);
   const skinMl = ground.volumeMl - target.volumeMl;
+  yield;
   const fit = fitOf(project, ground, laid, spans, set.tiles);
   const mass = massOf(project, surface.planMm2, chosen.plan, laid, chosen.takeoff);
   const balance = balanceOf(
@@ -104,8 +105,10 @@ export function* reportOf(
     standsOn(project.base),
     bodiesOf(project, land.middles, zones, laid, fit.things, chosen.takeoff, mass),
   );
+  yield;
   const shopping = shoppingOf(project, needsOf(project, chosen.takeoff, dayOfSteps(project, chosen.days)));
   const breakdown = breakdownOf(project, chosen.takeoff, mass);
+  yield;
   const judgements = { standing, figures: figureStands(project, ground, spans), houses: houseWays(project) };
   const limits = limitsRead(project, {
     finish: chosen.days.finish?.sure ?? null,

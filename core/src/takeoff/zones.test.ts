@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { groundOf, measureGround, thinnedTo } from '../ground/index.ts';
+import { groundOf, measuredGround, thinnedTo } from '../ground/index.ts';
 import { toEnd } from '../kernel/index.ts';
 import {
   type Coat,
@@ -23,7 +23,10 @@ function sample(name: string) {
   const read = readProject(readFileSync(new URL(`../../../samples/${name}.hosket.json`, import.meta.url), 'utf8'));
   if (!read.ok) throw new Error(read.fault.message);
   const fine = toEnd(groundOf(read.value));
-  return { project: read.value, ground: measureGround(fine.outline, thinnedTo(20000, fine.grid), fine.built) };
+  return {
+    project: read.value,
+    ground: toEnd(measuredGround(fine.outline, thinnedTo(20000, fine.grid), fine.built, null)),
+  };
 }
 const quarry = sample('harl-quarry');
 

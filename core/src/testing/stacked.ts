@@ -25,7 +25,7 @@ import { namedZones, zonesOf } from '../zones/index.ts';
 /** Everything between a ground and its stack, as the plan does it. */
 export function landFor(project: Project, ground: Ground, given?: Target) {
   const zones = zonesOf(project, ground);
-  const worn = wornOf(project, ground, zones);
+  const worn = toEnd(wornOf(project, ground, zones));
   const target = given ?? targetOf(ground, worn.skin);
   const map = areasOf(project, ground, zones);
   const levels = levelPlaces(
@@ -37,7 +37,16 @@ export function landFor(project: Project, ground: Ground, given?: Target) {
     map,
   );
   const rooms = roomsOf(project, ground, layIn(project, ground, target));
-  return { ground, target, map, levels, rooms, zones, worn, stack: stackGround(project, ground, target, map, levels) };
+  return {
+    ground,
+    target,
+    map,
+    levels,
+    rooms,
+    zones,
+    worn,
+    stack: toEnd(stackGround(project, ground, target, map, levels)),
+  };
 }
 
 /** Everything that goes on a stack, and the paste under it zone by zone. */

@@ -43,6 +43,7 @@ export function* buildLandforms(
   for (const form of landforms) {
     const touched = { from: grid.values.length, to: 0 };
     const ends = buildOnto(grid, form, outline, touched);
+    yield;
     built.push({ id: form.id, ends, ...effectOf(grid, before, outline, touched) });
     if (touched.from < touched.to) before.set(grid.values.subarray(touched.from, touched.to), touched.from);
     yield;
@@ -127,13 +128,14 @@ function effectOf(grid: Grid, before: ArrayLike<number>, outline: Ring, touched:
     if (by > 0) fill += by * share;
     else cut -= by * share;
     if (i === 0 || j === 0 || i === columns - 1 || j === rows - 1) continue;
-    const slope = Math.hypot(z[n + 1] - z[n - 1], z[n + columns] - z[n - columns]) / (2 * cellMm);
-    if (slope > steepest) steepest = slope;
+    const [across, away] = [z[n + 1] - z[n - 1], z[n + columns] - z[n - columns]];
+    // Squares do for finding the steepest, and take a fraction of the time.
+    if (across * across + away * away > steepest) steepest = across * across + away * away;
   }
   return {
     areaMm2,
     cutMl: cut / 1000,
     fillMl: fill / 1000,
-    steepestDegrees: (Math.atan(steepest) * 180) / Math.PI,
+    steepestDegrees: (Math.atan(Math.sqrt(steepest) / (2 * cellMm)) * 180) / Math.PI,
   };
 }

@@ -1,4 +1,4 @@
-import { poolsOf } from '../../ground/index.ts';
+import { poolsIn } from '../../ground/index.ts';
 import { stage } from '../input.ts';
 import { ground } from './ground.ts';
 
@@ -6,6 +6,6 @@ import { ground } from './ground.ts';
 export const pools = stage({
   name: 'pools',
   needs: { ground },
-  run: ({ needs: { ground: land } }) => poolsOf(land.grid, land.outline),
+  run: ({ needs: { ground: land } }) => poolsIn(land.grid, land.outline),
   lags: () => true,
 });
