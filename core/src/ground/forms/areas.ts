@@ -9,8 +9,22 @@ const reachFrom = (grid: Grid, ring: Ring, heightMm: number, fall: number, rise:
   bankReach(landRanges(grid), boundsOf(ring), { lowMm: heightMm, highMm: heightMm, fall, rise });
 
 /** A flat of one height inside an outline, and banks outside that fall and rise with the given gradients. */
-function putFlat(grid: Grid, ring: Ring, heightMm: number, fall: number, rise: number, put: Put, edge: Ring): void {
-  const { window, inside, distance } = ringField(grid, ring, reachFrom(grid, ring, heightMm, fall, rise), 0, edge);
+function* putFlat(
+  grid: Grid,
+  ring: Ring,
+  heightMm: number,
+  fall: number,
+  rise: number,
+  put: Put,
+  edge: Ring,
+): Generator<undefined, void> {
+  const { window, inside, distance } = yield* ringField(
+    grid,
+    ring,
+    reachFrom(grid, ring, heightMm, fall, rise),
+    0,
+    edge,
+  );
   forEachNode(grid, window, (w, n) => {
     if (inside[w]) put(n, heightMm);
     else if (distance[w] < Number.POSITIVE_INFINITY)
@@ -18,9 +32,15 @@ function putFlat(grid: Grid, ring: Ring, heightMm: number, fall: number, rise: n
   });
 }
 
-export function buildPad(grid: Grid, ring: Ring, pad: LandformOf<'pad'>, put: Put, edge: Ring): void {
+export function* buildPad(
+  grid: Grid,
+  ring: Ring,
+  pad: LandformOf<'pad'>,
+  put: Put,
+  edge: Ring,
+): Generator<undefined, void> {
   const slope = gradientOf(pad.bankDegrees);
-  putFlat(grid, ring, pad.heightMm, slope, slope, put, edge);
+  yield* putFlat(grid, ring, pad.heightMm, slope, slope, put, edge);
 }
 
 /** The outlines of a terrace run's treads, the lowest first. */
@@ -32,9 +52,16 @@ export function treadsOf(line: Ring, { count, treadMm }: LandformOf<'terraces'>)
 }
 
 /** One tread: flat, its wall down to what lies before it, the land behind held back at the same slope. Treads are built from the lowest. */
-export function buildTread(grid: Grid, tread: Ring, heightMm: number, wallDegrees: number, put: Put, edge: Ring): void {
+export function* buildTread(
+  grid: Grid,
+  tread: Ring,
+  heightMm: number,
+  wallDegrees: number,
+  put: Put,
+  edge: Ring,
+): Generator<undefined, void> {
   const wall = gradientOf(wallDegrees);
-  putFlat(grid, tread, heightMm, wall, wall, put, edge);
+  yield* putFlat(grid, tread, heightMm, wall, wall, put, edge);
 }
 
 /** Bed below the water, by distance from the shore: an even slope to its depth, or a rounded bowl. */
@@ -44,11 +71,23 @@ function bedDepth({ bed, depthMm, bedDegrees }: LandformOf<'basin'>, fromShore: 
   return bed === 'round' ? depthMm * Math.sin((share * Math.PI) / 2) : depthMm * share;
 }
 
-export function buildBasin(grid: Grid, shore: Ring, basin: LandformOf<'basin'>, put: Put, edge: Ring): void {
+export function* buildBasin(
+  grid: Grid,
+  shore: Ring,
+  basin: LandformOf<'basin'>,
+  put: Put,
+  edge: Ring,
+): Generator<undefined, void> {
   const bank = gradientOf(basin.bankDegrees);
   const run = basin.depthMm / gradientOf(basin.bedDegrees);
   const level = basin.waterMm;
-  const { window, inside, distance } = ringField(grid, shore, reachFrom(grid, shore, level, bank, bank), run, edge);
+  const { window, inside, distance } = yield* ringField(
+    grid,
+    shore,
+    reachFrom(grid, shore, level, bank, bank),
+    run,
+    edge,
+  );
   forEachNode(grid, window, (w, n) => {
     if (inside[w]) put(n, Math.max(0, level - bedDepth(basin, distance[w])));
     else if (distance[w] < Number.POSITIVE_INFINITY)
@@ -70,8 +109,14 @@ const wholeWidth = (ring: Ring): number =>
   Math.max(...ring.map(([, y]) => y)) -
   Math.min(...ring.map(([, y]) => y));
 
-export function buildMound(grid: Grid, foot: Ring, { riseMm }: LandformOf<'mound'>, put: Put, edge: Ring): void {
-  const field = ringField(grid, foot, 0, wholeWidth(foot), edge);
+export function* buildMound(
+  grid: Grid,
+  foot: Ring,
+  { riseMm }: LandformOf<'mound'>,
+  put: Put,
+  edge: Ring,
+): Generator<undefined, void> {
+  const field = yield* ringField(grid, foot, 0, wholeWidth(foot), edge);
   const share = inwardShare(field);
   forEachNode(grid, field.window, (w, n) => {
     // Level at its top and at its foot, so that it meets the land without a crease.
@@ -80,15 +125,15 @@ export function buildMound(grid: Grid, foot: Ring, { riseMm }: LandformOf<'mound
 }
 
 /** Stands at its angle of repose over the land from its foot; where it is capped, its top follows the land. */
-export function buildHeap(
+export function* buildHeap(
   grid: Grid,
   foot: Ring,
   { reposeDegrees, mostMm }: LandformOf<'heap'>,
   put: Put,
   edge: Ring,
-): void {
+): Generator<undefined, void> {
   const slope = gradientOf(reposeDegrees);
-  const { window, inside, distance } = ringField(
+  const { window, inside, distance } = yield* ringField(
     grid,
     foot,
     0,
@@ -101,29 +146,35 @@ export function buildHeap(
   });
 }
 
-export function buildPit(
+export function* buildPit(
   grid: Grid,
   rim: Ring,
   { floorMm, wallDegrees }: LandformOf<'pit'>,
   put: Put,
   edge: Ring,
-): void {
+): Generator<undefined, void> {
   const slope = gradientOf(wallDegrees);
-  const { window, inside, distance } = ringField(grid, rim, 0, reachFrom(grid, rim, floorMm, slope, slope), edge);
+  const { window, inside, distance } = yield* ringField(
+    grid,
+    rim,
+    0,
+    reachFrom(grid, rim, floorMm, slope, slope),
+    edge,
+  );
   forEachNode(grid, window, (w, n) => {
     const land = grid.values[n];
     if (inside[w]) put(n, Math.min(land, Math.max(floorMm, land - distance[w] * slope)));
   });
 }
 
-export function buildCrater(
+export function* buildCrater(
   grid: Grid,
   rim: Ring,
   { depthMm, rimMm, apronMm }: LandformOf<'crater'>,
   put: Put,
   edge: Ring,
-): void {
-  const field = ringField(grid, rim, apronMm, wholeWidth(rim), edge);
+): Generator<undefined, void> {
+  const field = yield* ringField(grid, rim, apronMm, wholeWidth(rim), edge);
   const share = inwardShare(field);
   forEachNode(grid, field.window, (w, n) => {
     const land = grid.values[n];
@@ -132,10 +183,16 @@ export function buildCrater(
   });
 }
 
-export function buildIsland(grid: Grid, shore: Ring, island: LandformOf<'island'>, put: Put, edge: Ring): void {
+export function* buildIsland(
+  grid: Grid,
+  shore: Ring,
+  island: LandformOf<'island'>,
+  put: Put,
+  edge: Ring,
+): Generator<undefined, void> {
   const slope = gradientOf(island.shoreDegrees);
   const [level, rise] = [island.waterMm, island.riseMm];
-  const field = ringField(grid, shore, reachFrom(grid, shore, level, slope, 1e6), wholeWidth(shore), edge);
+  const field = yield* ringField(grid, shore, reachFrom(grid, shore, level, slope, 1e6), wholeWidth(shore), edge);
   const share = inwardShare(field);
   forEachNode(grid, field.window, (w, n) => {
     const land = grid.values[n];

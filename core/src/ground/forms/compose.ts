@@ -1,4 +1,5 @@
 import { type Grid, insideRing, type Ring } from '../../geometry/index.ts';
+import { toEnd } from '../../kernel/index.ts';
 import { type Landform, runOf } from '../../project/index.ts';
 import {
   buildBasin,
@@ -42,7 +43,7 @@ export function* buildLandforms(
   const before = grid.values.slice();
   for (const form of landforms) {
     const touched = { from: grid.values.length, to: 0 };
-    const ends = buildOnto(grid, form, outline, touched);
+    const ends = yield* buildOntoIn(grid, form, outline, touched);
     yield;
     built.push({ id: form.id, ends, ...effectOf(grid, before, outline, touched) });
     if (touched.from < touched.to) before.set(grid.values.subarray(touched.from, touched.to), touched.from);
@@ -58,7 +59,11 @@ interface Touched {
 }
 
 /** Builds one landform onto the ground as it is, without measuring what that did; `edge` is the base's outline. Gives the heights of its ends. */
-export function buildOnto(grid: Grid, form: Landform, edge: Ring, touched: Touched = { from: 0, to: 0 }): Ends | null {
+export const buildOnto = (grid: Grid, form: Landform, edge: Ring): Ends | null =>
+  toEnd(buildOntoIn(grid, form, edge, { from: 0, to: 0 }));
+
+/** The same, yielding between pieces of work. */
+function buildOntoIn(grid: Grid, form: Landform, edge: Ring, touched: Touched): Generator<undefined, Ends | null> {
   const z = grid.values;
   return build(grid, form, edge, (n, to) => {
     z[n] = Math.max(0, to);
@@ -67,42 +72,41 @@ export function buildOnto(grid: Grid, form: Landform, edge: Ring, touched: Touch
   });
 }
 
-function build(grid: Grid, form: Landform, edge: Ring, put: Put): Ends | null {
+function* build(grid: Grid, form: Landform, edge: Ring, put: Put): Generator<undefined, Ends | null> {
   const run = runOf(form);
   switch (form.kind) {
     case 'pad':
-      buildPad(grid, run, form, put, edge);
+      yield* buildPad(grid, run, form, put, edge);
       return null;
     case 'terraces':
-      treadsOf(run, form).forEach((tread, k) => {
-        buildTread(grid, tread, form.firstMm + k * form.riseMm, form.wallDegrees, put, edge);
-      });
+      for (const [k, tread] of treadsOf(run, form).entries())
+        yield* buildTread(grid, tread, form.firstMm + k * form.riseMm, form.wallDegrees, put, edge);
       return null;
     case 'way':
-      return buildWay(grid, run, form, put);
+      return yield* buildWay(grid, run, form, put);
     case 'steps':
-      return buildSteps(grid, run, form, put);
+      return yield* buildSteps(grid, run, form, put);
     case 'channel':
-      return buildChannel(grid, run, form, put);
+      return yield* buildChannel(grid, run, form, put);
     case 'beach':
-      return buildBeach(grid, run, form, put);
+      return yield* buildBeach(grid, run, form, put);
     case 'basin':
-      buildBasin(grid, run, form, put, edge);
+      yield* buildBasin(grid, run, form, put, edge);
       return null;
     case 'mound':
-      buildMound(grid, run, form, put, edge);
+      yield* buildMound(grid, run, form, put, edge);
       return null;
     case 'heap':
-      buildHeap(grid, run, form, put, edge);
+      yield* buildHeap(grid, run, form, put, edge);
       return null;
     case 'pit':
-      buildPit(grid, run, form, put, edge);
+      yield* buildPit(grid, run, form, put, edge);
       return null;
     case 'crater':
-      buildCrater(grid, run, form, put, edge);
+      yield* buildCrater(grid, run, form, put, edge);
       return null;
     case 'island':
-      buildIsland(grid, run, form, put, edge);
+      yield* buildIsland(grid, run, form, put, edge);
       return null;
     case 'span':
       return endsOf(grid, run, form);

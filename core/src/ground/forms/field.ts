@@ -1,4 +1,4 @@
-import { boundsOf, crossingsAt, type Grid, type Ring } from '../../geometry/index.ts';
+import { boundsOf, crossingsAt, type Grid, type Point, type Ring } from '../../geometry/index.ts';
 import { AT_EDGE_MM, withoutEdge } from './openings.ts';
 import { bankReach, landRanges } from './reach.ts';
 
@@ -37,51 +37,77 @@ export function forEachNode(
       );
 }
 
+/** What is done at a node: distance to the line, place along it, and side. */
+type Visit = (w: number, distanceMm: number, alongMm: number, side: number) => void;
+
+/** So many nodes are looked at between two yields. */
+const NODES_EACH = 40_000;
+
 /** Walks the stretches of a line over the nodes within reach of each: distance to it, place along the whole line, and which side (left is 1). */
-function overStretches(
+function* overStretches(
   grid: Grid,
   window: Window,
   line: Ring,
   closed: boolean,
   reachOf: (stretch: number) => number,
-  visit: (w: number, distanceMm: number, alongMm: number, side: number) => void,
-): void {
-  const { cellMm, originMm } = grid;
-  let along = 0;
+  visit: Visit,
+): Generator<undefined, void> {
+  let [along, looked] = [0, 0];
   const last = closed ? line.length : line.length - 1;
   for (let k = 0; k < last; k++) {
     const [ax, ay] = line[k];
     const [bx, by] = line[(k + 1) % line.length];
-    const dx = bx - ax;
-    const dy = by - ay;
-    const length = Math.hypot(dx, dy);
+    const length = Math.hypot(bx - ax, by - ay);
     if (length === 0) continue;
-    const reachMm = reachOf(k);
-    const within = reachMm * reachMm;
-    const lengths = length * length;
-    const part = windowRound(grid, [line[k], line[(k + 1) % line.length]], reachMm);
-    const i1 = Math.min(part.i0 + part.columns, window.i0 + window.columns);
-    const j1 = Math.min(part.j0 + part.rows, window.j0 + window.rows);
-    for (let j = Math.max(part.j0, window.j0); j < j1; j++) {
-      const py = originMm[1] + j * cellMm - ay;
-      for (let i = Math.max(part.i0, window.i0); i < i1; i++) {
-        const px = originMm[0] + i * cellMm - ax;
-        const foot = (px * dx + py * dy) / lengths;
-        const t = foot > 1 ? 1 : foot > 0 ? foot : 0;
-        const ex = px - t * dx;
-        const ey = py - t * dy;
-        const square = ex * ex + ey * ey;
-        if (square <= within)
-          visit(
-            (j - window.j0) * window.columns + i - window.i0,
-            Math.sqrt(square),
-            along + t * length,
-            dx * py - dy * px >= 0 ? 1 : -1,
-          );
-      }
-    }
+    looked += overStretch(grid, window, line[k], line[(k + 1) % line.length], reachOf(k), along, visit);
     along += length;
+    if (looked < NODES_EACH) continue;
+    looked = 0;
+    yield;
   }
+}
+
+/** One stretch of a line, `alongMm` after its start; tells at how many nodes it looked. */
+function overStretch(
+  grid: Grid,
+  window: Window,
+  from: Point,
+  to: Point,
+  reachMm: number,
+  alongMm: number,
+  visit: Visit,
+): number {
+  const { cellMm, originMm } = grid;
+  const [ax, ay] = from;
+  const dx = to[0] - ax;
+  const dy = to[1] - ay;
+  const length = Math.hypot(dx, dy);
+  const within = reachMm * reachMm;
+  const lengths = length * length;
+  const part = windowRound(grid, [from, to], reachMm);
+  const i0 = Math.max(part.i0, window.i0);
+  const i1 = Math.min(part.i0 + part.columns, window.i0 + window.columns);
+  const j0 = Math.max(part.j0, window.j0);
+  const j1 = Math.min(part.j0 + part.rows, window.j0 + window.rows);
+  for (let j = j0; j < j1; j++) {
+    const py = originMm[1] + j * cellMm - ay;
+    for (let i = i0; i < i1; i++) {
+      const px = originMm[0] + i * cellMm - ax;
+      const foot = (px * dx + py * dy) / lengths;
+      const t = foot > 1 ? 1 : foot > 0 ? foot : 0;
+      const ex = px - t * dx;
+      const ey = py - t * dy;
+      const square = ex * ex + ey * ey;
+      if (square <= within)
+        visit(
+          (j - window.j0) * window.columns + i - window.i0,
+          Math.sqrt(square),
+          alongMm + t * length,
+          dx * py - dy * px >= 0 ? 1 : -1,
+        );
+    }
+  }
+  return Math.max(0, j1 - j0) * Math.max(0, i1 - i0);
 }
 
 /** Distance of each node of a window from an outline, mm (infinite beyond reach), and whether it lies inside. */
@@ -96,7 +122,13 @@ export interface RingField {
  * there, so that for what lies inside the parts of the outline along it and beyond it count for no distance: a pond drawn to the edge has no
  * shore there.
  */
-export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number, edge: Ring): RingField {
+export function* ringField(
+  grid: Grid,
+  ring: Ring,
+  outMm: number,
+  inMm: number,
+  edge: Ring,
+): Generator<undefined, RingField> {
   const window = windowRound(grid, ring, outMm);
   const count = window.columns * window.rows;
   const inside = new Uint8Array(count);
@@ -125,8 +157,8 @@ export function ringField(grid: Grid, ring: Ring, outMm: number, inMm: number, e
         if (d < distance[w] && counts(w)) distance[w] = d;
       },
     );
-  measure(ring, true, open ? (w) => inside[w] === 0 : () => true);
-  for (const line of open ?? []) measure(line, false, (w) => inside[w] === 1);
+  yield* measure(ring, true, open ? (w) => inside[w] === 0 : () => true);
+  for (const line of open ?? []) yield* measure(line, false, (w) => inside[w] === 1);
   return { window, inside, distance };
 }
 
@@ -143,14 +175,14 @@ export interface StripField {
  * `core(along, aside)` is the strip's height, aside counted to the left from its middle line. Banks fall and rise from its edges with the given
  * gradients, until they meet the land or one another. Every stretch of the line has its say, so that banks of two legs meet without a jump.
  */
-export function stripField(
+export function* stripField(
   grid: Grid,
   line: Ring,
   halfMm: number,
   core: (alongMm: number, asideMm: number) => number,
   fall: number,
   rise: number,
-): StripField {
+): Generator<undefined, StripField> {
   const reaches = stretchReaches(grid, line, halfMm, core, fall, rise);
   const window = windowRound(grid, line, halfMm + Math.max(0, ...reaches));
   const count = window.columns * window.rows;
@@ -162,7 +194,7 @@ export function stripField(
   };
   const nearest = new Float64Array(count).fill(Number.POSITIVE_INFINITY);
   const reachOf = (stretch: number) => halfMm + reaches[stretch];
-  overStretches(grid, window, line, false, reachOf, (w, distance, along, side) => {
+  yield* overStretches(grid, window, line, false, reachOf, (w, distance, along, side) => {
     if (distance <= halfMm) {
       if (distance >= nearest[w]) return;
       nearest[w] = distance;

@@ -34,25 +34,25 @@ function putStrip(grid: Grid, { window, core, lower, upper }: StripField, put: P
 }
 
 /** An even gradient from end to end, tilted by its crossfall, with embankments below and cuttings above. */
-export function buildWay(grid: Grid, line: Ring, way: LandformOf<'way'>, put: Put): Ends {
+export function* buildWay(grid: Grid, line: Ring, way: LandformOf<'way'>, put: Put): Generator<undefined, Ends> {
   const ends = endsOf(grid, line, way);
   const half = way.widthMm / 2;
   const tilt = way.crossfallPercent / 100;
   const [fall, rise] = [gradientOf(way.bankDegrees), gradientOf(way.cutDegrees)];
   const core = (along: number, aside: number) => between(ends, along) + tilt * aside;
-  putStrip(grid, stripField(grid, line, half, core, fall, rise), put);
+  putStrip(grid, yield* stripField(grid, line, half, core, fall, rise), put);
   return ends;
 }
 
 /** A flight: each step flat, the last at the height of the end. */
-export function buildSteps(grid: Grid, line: Ring, steps: LandformOf<'steps'>, put: Put): Ends {
+export function* buildSteps(grid: Grid, line: Ring, steps: LandformOf<'steps'>, put: Put): Generator<undefined, Ends> {
   const ends = endsOf(grid, line, steps);
   const { fromMm, toMm, lengthMm } = ends;
   const tread = lengthMm / steps.count;
   const core = (along: number) =>
     fromMm + ((toMm - fromMm) * Math.min(steps.count, Math.floor(along / tread + 1e-9) + 1)) / steps.count;
   const slope = gradientOf(steps.bankDegrees);
-  putStrip(grid, stripField(grid, line, steps.widthMm / 2, core, slope, slope), put);
+  putStrip(grid, yield* stripField(grid, line, steps.widthMm / 2, core, slope, slope), put);
   return ends;
 }
 
@@ -76,18 +76,23 @@ export const waterLineOf =
   (along) =>
     Math.max(0, between(ends, along) - channel.depthMm) + channel.waterMm;
 
-export function buildChannel(grid: Grid, line: Ring, channel: LandformOf<'channel'>, put: Put): Ends {
+export function* buildChannel(
+  grid: Grid,
+  line: Ring,
+  channel: LandformOf<'channel'>,
+  put: Put,
+): Generator<undefined, Ends> {
   const ends = endsOf(grid, line, channel);
   const slope = gradientOf(channel.bankDegrees);
-  putStrip(grid, stripField(grid, line, channel.widthMm / 2, bedOf(channel, ends), slope, slope), put);
+  putStrip(grid, yield* stripField(grid, line, channel.widthMm / 2, bedOf(channel, ends), slope, slope), put);
   return ends;
 }
 
 /** An even slope through the water's edge: the land at its left rises, its right runs out under water. */
-export function buildBeach(grid: Grid, line: Ring, beach: LandformOf<'beach'>, put: Put): Ends {
+export function* buildBeach(grid: Grid, line: Ring, beach: LandformOf<'beach'>, put: Put): Generator<undefined, Ends> {
   const tilt = gradientOf(beach.slopeDegrees);
   const slope = gradientOf(beach.bankDegrees);
   const core = (_: number, aside: number) => Math.max(0, beach.waterMm + tilt * aside);
-  putStrip(grid, stripField(grid, line, beach.widthMm, core, slope, slope), put);
+  putStrip(grid, yield* stripField(grid, line, beach.widthMm, core, slope, slope), put);
   return { fromMm: beach.waterMm, toMm: beach.waterMm, lengthMm: lineLength(line, false) };
 }
