@@ -2,6 +2,7 @@
  * How long the outline of the ground is at every height: level sets of two flat triangles a cell, and the stretches of the base's edge that
  * stand higher. Lengths and heights in mm.
  */
+import { toEnd } from '../kernel/index.ts';
 import { type Grid, heightAt } from './grid.ts';
 import type { Ring } from './inside.ts';
 import { outlineEdges } from './keyhole.ts';
@@ -15,17 +16,29 @@ const HAIR_MM = 0.0071;
 export type OutlineCurve = Float64Array;
 
 /** `edge`: the outline of the base, run along at the cell's spacing; those of its places count for which `counts` says so. */
-export function outlineCurve(
+export const outlineCurve = (
   grid: Grid,
   coverage: Float32Array | null,
   edge: Ring,
   counts: (x: number, y: number) => boolean = () => true,
-): OutlineCurve {
+): OutlineCurve => toEnd(outlineCurveIn(grid, coverage, edge, counts));
+
+/** So many rows are added between two yields. */
+const ROWS_EACH = 48;
+
+/** The same, yielding between pieces of work. */
+export function* outlineCurveIn(
+  grid: Grid,
+  coverage: Float32Array | null,
+  edge: Ring,
+  counts: (x: number, y: number) => boolean,
+): Generator<undefined, OutlineCurve> {
   const { columns, rows, cellMm, values: z } = grid;
   let highest = 0;
   for (let n = 0; n < z.length; n++) if (z[n] > highest) highest = z[n];
   const curve = new Float64Array(Math.ceil(highest / STEP_MM) + 2);
-  for (let j = 0; j < rows - 1; j++)
+  for (let j = 0; j < rows - 1; j++) {
+    if (j % ROWS_EACH === ROWS_EACH - 1) yield;
     for (let i = 0; i < columns - 1; i++) {
       const share = coverage ? coverage[j * (columns - 1) + i] : 1;
       if (share === 0) continue;
@@ -40,6 +53,8 @@ export function outlineCurve(
         addTriangle(curve, c, d, a, share * cellMm);
       }
     }
+  }
+  yield;
   addEdge(curve, grid, edge, counts);
   return curve;
 }

@@ -11,7 +11,7 @@ import { toEnd } from '../kernel/index.ts';
 export const foamTarget = (ground: Grid, skinMm: number): Grid => toEnd(foamTargetOf(ground, skinMm));
 
 /** Work between two yields, in nodes times what is done at each. */
-const PIECE = 1_000_000;
+const PIECE = 600_000;
 /** What a face costs beside a node. */
 const FACE_WORK = 16;
 

@@ -7,7 +7,7 @@ import {
   LEVEL_STEP_MM,
   levelStep,
   type OutlineCurve,
-  outlineCurve,
+  outlineCurveIn,
 } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { catalogueOf, fillingAgainst, glueOf } from '../materials/index.ts';
@@ -78,12 +78,12 @@ export function* stackGround(
       inside.set(limit.coverMm, under);
     }
   const { outlineMinPerM, carveMinPerM } = project.stacking.costs;
-  const outlines =
-    outlineMinPerM > 0 || carveMinPerM > 0
-      ? map.coverage.map((share, k) =>
-          outlineCurve(target.grid, share, ground.outline, (x, y) => areaAt(map, target.grid, x, y) === k),
-        )
-      : null;
+  const outlines: OutlineCurve[] | null = outlineMinPerM > 0 || carveMinPerM > 0 ? [] : null;
+  if (outlines)
+    for (const [k, share] of map.coverage.entries()) {
+      const here = (x: number, y: number) => areaAt(map, target.grid, x, y) === k;
+      outlines.push(yield* outlineCurveIn(target.grid, share, ground.outline, here));
+    }
   yield;
   const slopes = yield* slopesOf(ground.grid, target.grid, map);
   return { target, map, curves, inside, levels, slopes, outlines };
