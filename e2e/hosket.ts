@@ -70,6 +70,11 @@ export class App {
   /** Until the newest plan is there and everything is saved. */
   async settled() {
     await expect(this.page.getByTestId('plan-state')).toHaveText('worked out');
+    await this.saved();
+  }
+
+  /** Until everything is saved. */
+  async saved() {
     await expect(this.page.getByTestId('save-state')).toHaveText(/^saved/);
   }
 

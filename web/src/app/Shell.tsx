@@ -4,11 +4,14 @@ import { useStore } from 'zustand';
 import { SectionStrip } from '../instruments/section/SectionStrip.tsx';
 import { CoatPatterns } from '../instruments/textures/coatTextures.tsx';
 import { Patterns } from '../instruments/textures/Patterns.tsx';
-import { addNew, openKept } from '../store/library.ts';
+import { flushSave, saveStore } from '../store/autosave.ts';
+import { addNew, openKept, restore } from '../store/library.ts';
+import { holdPen, penStore, takePen } from '../store/pen.ts';
 import { projectStore, refusals, showProject } from '../store/projectStore.ts';
+import { listen } from '../store/tabs.ts';
 import { pickNothing, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
-import { Messages, sayWrong } from '../ui/toast.tsx';
+import { Messages, say, sayWrong } from '../ui/toast.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
@@ -23,6 +26,7 @@ export function Shell() {
   const [missing, setMissing] = useState('');
   useEffect(() => {
     let current = true;
+    let letGo = () => {};
     setMissing('');
     openKept(projectId)
       .then((kept) => {
@@ -30,10 +34,12 @@ export function Shell() {
         if (!kept || kept.deletedAt !== null) return setMissing('There is no such project in this browser.');
         pickNothing();
         showProject(kept.id, kept.project, kept.past, kept.future);
+        letGo = holdPen(kept.id, { flush: flushSave, reload });
       })
       .catch((error: Error) => current && setMissing(`The browser's database cannot be read: ${error.message}`));
     return () => {
       current = false;
+      letGo();
     };
   }, [projectId]);
   if (missing) return <Missing why={missing} />;
@@ -41,9 +47,69 @@ export function Shell() {
   return <Bench projectId={projectId} />;
 }
 
+/** Shows a project as it is kept now, where it is still the one on the bench. */
+async function reload(id: string): Promise<void> {
+  const kept = await openKept(id);
+  if (kept && projectStore.getState().id === id) showProject(id, kept.project, kept.past, kept.future);
+}
+
+/** What other tabs do to the project on this bench is said. */
+function useOtherTabs(projectId: string): void {
+  const go = useNavigate();
+  useEffect(
+    () =>
+      listen((told) => {
+        if (told.kind === 'deleted' && told.id === projectId)
+          say('This project was deleted in another tab. A change here brings it back.', {
+            name: 'Bring it back',
+            run: () => void restore(projectId),
+          });
+      }),
+    [projectId],
+  );
+  useEffect(
+    () =>
+      saveStore.subscribe(({ save }) => {
+        if (save.kind !== 'beside') return;
+        void reload(projectId);
+        say('Another tab had changed this project. What was changed here is kept as a project of its own.', {
+          name: 'Open it',
+          run: () => go(`/project/${save.id}/ground`),
+        });
+      }),
+    [projectId, go],
+  );
+}
+
+/** While another tab holds the pen. */
+function PenNotice() {
+  const pen = useStore(penStore, (state) => state.pen);
+  const [asking, setAsking] = useState(false);
+  if (pen === 'mine') return null;
+  return (
+    <section
+      aria-label="Open in another tab"
+      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
+    >
+      <p>Another tab is at work on this project. What is changed there shows here.</p>
+      <Button
+        tone="main"
+        disabled={asking}
+        onClick={() => {
+          setAsking(true);
+          void takePen().finally(() => setAsking(false));
+        }}
+      >
+        Work here
+      </Button>
+    </section>
+  );
+}
+
 function Bench({ projectId }: { projectId: string }) {
   const go = useNavigate();
   const theme = useView((view) => view.theme);
+  useOtherTabs(projectId);
   const commands = useMemo(() => commandsFor(go, projectId), [go, projectId]);
   const name = useStore(projectStore, (state) => state.project?.name);
   useEffect(() => {
@@ -73,6 +139,7 @@ function Bench({ projectId }: { projectId: string }) {
       <CoatPatterns />
       <div className="off-paper col-span-2">
         <TopLine />
+        <PenNotice />
         <DemoNotice />
       </div>
       <Core />

@@ -65,6 +65,7 @@ function SaveStateText() {
     <span role="status" className="text-xs text-muted" data-testid="save-state">
       {save.kind === 'saving' && 'saving…'}
       {save.kind === 'saved' && (save.at ? `saved ${clock(save.at)}` : 'saved')}
+      {save.kind === 'beside' && 'kept beside what another tab wrote'}
       {save.kind === 'failed' && (
         <span className="text-plum">not saved: {save.why}. Export the project to keep it.</span>
       )}

@@ -1,42 +1,60 @@
 import type { Project } from '@hosket/core';
 import { createStore } from 'zustand/vanilla';
-import { database } from './database.ts';
-import { keptHistory, projectStore } from './projectStore.ts';
+import { dropLastEdit, keepLastEdit } from './lastEdit.ts';
+import { keptHistory, projectStore, showKept } from './projectStore.ts';
+import { tell } from './tabs.ts';
+import { revisionOf, write } from './writes.ts';
 
-export type SaveState = { kind: 'saved'; at: number | null } | { kind: 'saving' } | { kind: 'failed'; why: string };
+export type SaveState =
+  | { kind: 'saved'; at: number | null }
+  | { kind: 'saving' }
+  | { kind: 'failed'; why: string }
+  /** Another tab had written; what is on this bench was kept as a project of its own. */
+  | { kind: 'beside'; id: string };
 
 /** Whether what is on the bench is also in the browser's database. */
 export const saveStore = createStore<{ save: SaveState }>(() => ({ save: { kind: 'saved', at: null } }));
 
+/** Written so long after the last change, and never later than so long after the first that waits, ms. */
 const DELAY_MS = 250;
+const MOST_MS = 500;
+
+let flushing: () => Promise<void> = async () => {};
+
+/** Writes what still waits. */
+export const flushSave = (): Promise<void> => flushing();
 
 /** Keeps the open project whenever it or its history changes. Gives a function that stops it. */
 export function startAutosave(): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let since = 0;
+  let writing = Promise.resolve();
   let openId: string | null = projectStore.getState().id;
 
-  const save = async (id: string | null, project: Project | null) => {
-    clearTimeout(timer);
-    timer = undefined;
-    if (!id || !project) return;
-    const { past, future } = keptHistory();
+  const written = async (id: string, project: Project, steps: ReturnType<typeof keptHistory>) => {
     try {
-      const there = await database.projects.update(id, {
-        name: project.name,
-        project,
-        past,
-        future,
-        changedAt: Date.now(),
-      });
-      if (there === 0 && !(await database.projects.get(id)))
-        throw new Error('the project is no longer in the database');
-      if (!timer) saveStore.setState({ save: { kind: 'saved', at: Date.now() } });
+      const beside = await write(id, { project, ...steps });
+      if (beside) return saveStore.setState({ save: { kind: 'beside', id: beside } });
+      if (!timer) {
+        dropLastEdit(id);
+        saveStore.setState({ save: { kind: 'saved', at: Date.now() } });
+      }
+      tell({ kind: 'kept', id });
     } catch (error) {
       const why = (error as Error).name === 'QuotaExceededError' ? 'the disk is full' : (error as Error).message;
       saveStore.setState({ save: { kind: 'failed', why } });
     }
   };
-
+  const save = (id: string | null, project: Project | null): Promise<void> => {
+    clearTimeout(timer);
+    timer = undefined;
+    since = 0;
+    if (!id || !project) return writing;
+    const steps = keptHistory();
+    // One after another: each follows the one before.
+    writing = writing.then(() => written(id, project, steps));
+    return writing;
+  };
   const saveOpen = () => save(projectStore.getState().id, projectStore.getState().project);
   const changed = (before: { id: string | null; project: Project | null }) => {
     const { id } = projectStore.getState();
@@ -47,24 +65,31 @@ export function startAutosave(): () => void {
       saveStore.setState({ save: { kind: 'saved', at: null } });
       return;
     }
+    if (showKept()) return;
     saveStore.setState({ save: { kind: 'saving' } });
     clearTimeout(timer);
-    timer = setTimeout(saveOpen, DELAY_MS);
+    since ||= Date.now();
+    timer = setTimeout(saveOpen, Math.max(0, Math.min(DELAY_MS, since + MOST_MS - Date.now())));
   };
-  const flush = () => {
+  flushing = () => (timer ? saveOpen() : writing);
+  /** A page that goes away may not live to see its write end. */
+  const leave = () => {
+    const { id, project } = projectStore.getState();
+    if (!id || !project || saveStore.getState().save.kind === 'saved') return;
+    keepLastEdit(id, revisionOf(id), project);
     if (timer) void saveOpen();
   };
 
   const stop = projectStore.subscribe((now, before) => {
     if (now.project !== before.project || now.id !== before.id) changed(before);
   });
-  document.addEventListener('visibilitychange', flush);
-  window.addEventListener('pagehide', flush);
+  document.addEventListener('visibilitychange', leave);
+  window.addEventListener('pagehide', leave);
   return () => {
     stop();
     // What still waits is kept now: nobody would come back for it.
-    flush();
-    document.removeEventListener('visibilitychange', flush);
-    window.removeEventListener('pagehide', flush);
+    if (timer) void saveOpen();
+    document.removeEventListener('visibilitychange', leave);
+    window.removeEventListener('pagehide', leave);
   };
 }

@@ -6,6 +6,8 @@ export interface Kept {
   id: string;
   name: string;
   changedAt: number;
+  /** Counts its writes: who writes says which one it follows, so that no tab writes over what another wrote. */
+  revision: number;
   /** When it was deleted; it can be brought back until it is cleared away. */
   deletedAt: number | null;
   project: Project;
@@ -15,3 +17,14 @@ export interface Kept {
 
 export const database = new Dexie('hosket') as Dexie & { projects: EntityTable<Kept, 'id'> };
 database.version(1).stores({ projects: 'id, changedAt' });
+database
+  .version(2)
+  .stores({ projects: 'id, changedAt, [id+revision]' })
+  .upgrade((change) =>
+    change
+      .table('projects')
+      .toCollection()
+      .modify((kept) => {
+        kept.revision = 0;
+      }),
+  );

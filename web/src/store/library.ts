@@ -1,12 +1,24 @@
 import { type Project, parseProject, type Result, readProject, startProject } from '@hosket/core';
 import demo from '../../../samples/harl-quarry.hosket.json?raw';
 import { database, type Kept } from './database.ts';
+import { dropLastEdit, lastEditOf } from './lastEdit.ts';
+import { tell } from './tabs.ts';
+import { followsNow, keepBeside, write } from './writes.ts';
 
 /** The projects kept in this browser. */
 
 const keep = async (project: Project): Promise<string> => {
   const id = crypto.randomUUID();
-  const kept: Kept = { id, name: project.name, changedAt: Date.now(), deletedAt: null, project, past: [], future: [] };
+  const kept: Kept = {
+    id,
+    name: project.name,
+    changedAt: Date.now(),
+    deletedAt: null,
+    revision: 0,
+    project,
+    past: [],
+    future: [],
+  };
   await database.projects.add(kept);
   return id;
 };
@@ -23,12 +35,26 @@ export async function openKept(id: string): Promise<Kept | undefined> {
       return carried.ok ? [carried.value] : [];
     });
   const shared = sharing();
-  return {
+  const opened = {
     ...kept,
     project: shared(read.value),
     past: steps(kept.past).map(shared),
     future: steps(kept.future).map(shared),
   };
+  followsNow(id, kept.revision);
+  return withLastEdit(opened);
+}
+
+/** A last edit that was not written any more before its page was closed becomes a step; where another tab has written since, a project beside. */
+async function withLastEdit(kept: Kept): Promise<Kept> {
+  const last = lastEditOf(kept.id);
+  if (!last) return kept;
+  const same = JSON.stringify(last.project) === JSON.stringify(kept.project);
+  const next = { ...kept, project: last.project, past: [...kept.past, kept.project], future: [] };
+  if (!same && last.revision === kept.revision) await write(kept.id, next);
+  else if (!same) await keepBeside(last.project, ', last edit');
+  dropLastEdit(kept.id);
+  return !same && last.revision === kept.revision ? next : kept;
 }
 
 /** Steps of one project mostly carry the same picture and the same grid of heights: each is held, and kept, only once. */
@@ -83,8 +109,14 @@ export async function importText(text: string): Promise<Result<string>> {
   return { ok: true, value: await keep(read.value) };
 }
 
-export const remove = (id: string): Promise<number> => database.projects.update(id, { deletedAt: Date.now() });
-export const restore = (id: string): Promise<number> => database.projects.update(id, { deletedAt: null });
+export async function remove(id: string): Promise<void> {
+  await database.projects.update(id, { deletedAt: Date.now() });
+  tell({ kind: 'deleted', id });
+}
+export async function restore(id: string): Promise<void> {
+  await database.projects.update(id, { deletedAt: null });
+  tell({ kind: 'restored', id });
+}
 
 export const listKept = (): Promise<Kept[]> => database.projects.orderBy('changedAt').reverse().toArray();
 

@@ -2,6 +2,7 @@ import { faultOfEdit, type Project } from '@hosket/core';
 import { temporal } from 'zundo';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
+import { penStore } from './pen.ts';
 
 interface ProjectState {
   id: string | null;
@@ -23,6 +24,11 @@ export const projectStore = createStore<ProjectState>()(
 type History = { project: Project | null };
 const history = () => projectStore.temporal;
 
+let showing = false;
+
+/** Whether what is shown just now comes from the database, and so is no change to be kept there. */
+export const showKept = (): boolean => showing;
+
 /** Puts a project on the bench with the steps that can be undone and redone. */
 export function showProject(
   id: string,
@@ -31,7 +37,9 @@ export function showProject(
   future: readonly Project[] = [],
 ): void {
   history().getState().pause();
+  showing = true;
   projectStore.setState({ id, project });
+  showing = false;
   history().setState({
     pastStates: past.map((step): History => ({ project: step })),
     futureStates: future.map((step): History => ({ project: step })),
@@ -41,7 +49,7 @@ export function showProject(
 
 export function edit(change: (project: Project) => Project): void {
   const { project } = projectStore.getState();
-  if (!project) return;
+  if (!project || readsOnly()) return;
   const next = change(project);
   if (next === project) return;
   const fault = faultOfEdit(project, next);
@@ -59,8 +67,21 @@ export function projectNow(): Project {
   return project;
 }
 
-export const undo = (): void => history().getState().undo();
-export const redo = (): void => history().getState().redo();
+/** Another tab holds the pen: nothing is changed here, and that is said. */
+function readsOnly(): boolean {
+  if (penStore.getState().pen === 'mine') return false;
+  refusals.setState({
+    last: 'Another tab is at work on this project.\nNothing was changed.\nPress “Work here” above to change it in this tab.',
+  });
+  return true;
+}
+
+export function undo(): void {
+  if (!readsOnly()) history().getState().undo();
+}
+export function redo(): void {
+  if (!readsOnly()) history().getState().redo();
+}
 
 const stepsOf = (states: readonly Partial<History>[]): Project[] =>
   states.flatMap(({ project }) => (project ? [project] : []));

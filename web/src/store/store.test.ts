@@ -111,7 +111,7 @@ describe('autosave', () => {
   it('says so when the disk is full, and saves again at the next change', async () => {
     const id = await addDemo();
     await open(id);
-    vi.spyOn(database.projects, 'update').mockRejectedValueOnce(
+    vi.spyOn(database.projects, 'put').mockRejectedValueOnce(
       Object.assign(new Error('full'), { name: 'QuotaExceededError' }),
     );
     edit((project) => ({ ...project, notes: 'a' }));

@@ -1,0 +1,74 @@
+import { App, expect, test } from './hosket.ts';
+
+test('two tabs on one project: one holds the pen, the other follows and may take it over; nothing of either is lost', async ({
+  app,
+  page,
+  context,
+}) => {
+  await app.startOwn('Two tabs');
+  await app.show('Brief');
+  await app.write('Width', '310');
+  await app.saved();
+  const second = new App(await context.newPage(), app.address);
+  await second.page.goto(page.url());
+  await second.page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  const notice = (of: App) => of.page.getByLabel('Open in another tab');
+  await expect(notice(second)).toBeVisible();
+  await expect(second.page.getByLabel('Width', { exact: true })).toHaveValue('310 mm');
+  // What the first writes shows in the second as it is written.
+  await app.write('Name', 'Still two tabs');
+  await expect(second.page.getByLabel('Name', { exact: true })).toHaveValue('Still two tabs');
+  // The second may not write, and says why.
+  await second.write('Width', '320');
+  await expect(second.page.getByText('Another tab is at work on this project.').last()).toBeVisible();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('310 mm');
+  await notice(second).getByRole('button', { name: 'Work here' }).click();
+  await expect(notice(second)).toHaveCount(0);
+  await expect(notice(app)).toBeVisible();
+  await second.write('Width', '320');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('320 mm');
+  // The steps of both are there to be taken back.
+  await second.page.keyboard.press('Control+z');
+  await second.page.keyboard.press('Control+z');
+  await expect(second.page.getByLabel('Name', { exact: true })).toHaveValue('Two tabs');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Two tabs');
+  // A tab that is closed gives the pen back by itself.
+  await second.page.close();
+  await expect(notice(app)).toHaveCount(0);
+  await app.write('Width', '330');
+  await app.saved();
+  await page.reload();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('330 mm');
+});
+
+test('a page that is loaded again in the moment of an edit keeps it', async ({ app, page }) => {
+  await app.startOwn('At once');
+  await app.show('Brief');
+  await app.saved();
+  for (const name of ['One', 'Two', 'Three']) {
+    await app.write('Name', name);
+    await page.reload();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
+  }
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Two');
+});
+
+test('a project that is deleted in another tab is told, and a change brings it back', async ({
+  app,
+  page,
+  context,
+}) => {
+  await app.startOwn('Deleted elsewhere');
+  await app.show('Brief');
+  await app.saved();
+  const second = new App(await context.newPage(), app.address);
+  await second.open();
+  await second.projects();
+  await second.page.getByRole('button', { name: 'Delete Deleted elsewhere' }).click();
+  await expect(page.getByText('This project was deleted in another tab.')).toBeVisible();
+  await app.write('Width', '340');
+  await app.saved();
+  await second.projects();
+  await expect(second.page.getByRole('button', { name: 'Delete Deleted elsewhere' })).toBeVisible();
+});

@@ -1,0 +1,62 @@
+/** Writes of the open project: each follows the one before it, or is kept beside what another tab wrote. */
+import type { Project } from '@hosket/core';
+import { database } from './database.ts';
+
+/** What was written last, by this tab or as it was read, for each project that was opened here. */
+const revisions = new Map<string, number>();
+
+export const followsNow = (id: string, revision: number): void => {
+  revisions.set(id, revision);
+};
+export const revisionOf = (id: string): number => revisions.get(id) ?? 0;
+
+interface Written {
+  project: Project;
+  past: Project[];
+  future: Project[];
+}
+
+const LONGEST_NAME = 120;
+const named = (name: string, ending: string) => `${name.slice(0, LONGEST_NAME - ending.length)}${ending}`;
+
+/** A project kept anew beside others; gives its id. */
+export async function keepBeside(project: Project, ending: string): Promise<string> {
+  const id = crypto.randomUUID();
+  const name = named(project.name, ending);
+  await database.projects.add({
+    id,
+    name,
+    changedAt: Date.now(),
+    deletedAt: null,
+    revision: 0,
+    project: { ...project, name },
+    past: [],
+    future: [],
+  });
+  return id;
+}
+
+/**
+ * Writes a project over the state that it follows. One that another tab deleted is brought back by that; one of which another tab has written
+ * since is left as it is there, and this one is kept beside it: gives its id then, else null.
+ */
+export const write = (id: string, { project, past, future }: Written): Promise<string | null> =>
+  database.transaction('rw', database.projects, async () => {
+    const revision = revisionOf(id);
+    // Keys alone: the record holds all its steps.
+    const same = await database.projects.where('[id+revision]').equals([id, revision]).primaryKeys();
+    if (!same.length && (await database.projects.where('id').equals(id).primaryKeys()).length)
+      return keepBeside(project, ', from another tab');
+    await database.projects.put({
+      id,
+      name: project.name,
+      changedAt: Date.now(),
+      deletedAt: null,
+      revision: revision + 1,
+      project,
+      past,
+      future,
+    });
+    revisions.set(id, revision + 1);
+    return null;
+  });
