@@ -74,6 +74,7 @@ export function holdPen(id: string, keeping: Keeping): () => void {
     });
   });
   take = async () => {
+    if (penStore.getState().pen === 'mine') return;
     waiting.abort();
     await answered(id);
     manager
