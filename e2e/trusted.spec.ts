@@ -72,3 +72,51 @@ test('a project that is deleted in another tab is told, and a change brings it b
   await second.projects();
   await expect(second.page.getByRole('button', { name: 'Delete Deleted elsewhere' })).toBeVisible();
 });
+
+test('records that cannot be read stand in the list with their reason and hide nothing; they are saved as they stand, and deleted', async ({
+  app,
+  page,
+}) => {
+  await app.startOwn('Sound');
+  await app.saved();
+  await page.evaluate(async () => {
+    const opened = await new Promise<IDBDatabase>((done, fail) => {
+      const request = indexedDB.open('hosket');
+      request.onsuccess = () => done(request.result);
+      request.onerror = () => fail(request.error);
+    });
+    const store = opened.transaction('projects', 'readwrite').objectStore('projects');
+    store.put({
+      id: 'newer',
+      name: 'From next year',
+      changedAt: 9e15,
+      project: { format: 'hosket-project', version: 99 },
+    });
+    store.put({ id: 'broken', name: 'Broken', changedAt: 1, deletedAt: null, project: null });
+    await new Promise((done) => {
+      store.transaction.oncomplete = done;
+    });
+    opened.close();
+  });
+  // Changed last, but it cannot be opened: the sound one is.
+  await page.goto(app.address);
+  await app.settled();
+  await app.projects();
+  const list = page.getByRole('list', { name: 'Projects that cannot be read' });
+  await expect(list).toContainText('a newer Hosket kept it (version 99');
+  await expect(list).toContainText('its project is missing');
+  await expect(page.getByRole('button', { name: 'Export Sound' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await list.getByRole('button', { name: 'Save the record of From next year' }).click();
+  expect((await download).suggestedFilename()).toBe('from-next-year.record.json');
+  page.once('dialog', (dialog) => dialog.accept());
+  await list.getByRole('button', { name: 'Delete Broken for good' }).click();
+  await expect(list).not.toContainText('Broken');
+  // By its address: why, its record, and the way to the others.
+  await page.goto(`${app.address}/project/newer/ground`);
+  await expect(page.getByRole('heading', { name: 'Nothing here' })).toBeVisible();
+  await expect(page.getByText('reads up to version')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save its record' })).toBeVisible();
+  await page.getByRole('link', { name: 'Sound' }).click();
+  await page.getByRole('heading', { name: 'Ground' }).waitFor();
+});

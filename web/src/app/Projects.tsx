@@ -1,14 +1,13 @@
-import { baseSize, formatScale } from '@hosket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import type { Kept } from '../store/database.ts';
-import { addNew, addSample, duplicate, firstToOpen, listKept, remove, restore, samples } from '../store/library.ts';
+import { addNew, addSample, duplicate, firstToOpen, openKept, remove, restore, samples } from '../store/library.ts';
+import { eraseKept, type Listed, listKept } from '../store/listing.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { say } from '../ui/toast.tsx';
-import { exportProject, importProject } from './files.ts';
+import { exportProject, exportRaw, importProject } from './files.ts';
 import { useShell } from './shellStore.ts';
 
 const when = (at: number) =>
@@ -30,7 +29,7 @@ export function Projects() {
     setWrong('');
     show(await importProject(setWrong));
   };
-  const takeAway = async (project: Kept) => {
+  const takeAway = async (project: Listed) => {
     await remove(project.id);
     // Another project's deletion is undone in the list below; that of the open one closes this dialog, so the way back goes with it.
     if (project.id !== projectId) return;
@@ -41,8 +40,14 @@ export function Projects() {
     say(`${project.name} was deleted.`, { name: 'Bring it back', run: () => void back() });
     show(await firstToOpen());
   };
-  const here = kept.filter((project) => project.deletedAt === null);
-  const gone = kept.filter((project) => project.deletedAt !== null);
+  const takeAlong = async (project: Listed) => {
+    const opened = await openKept(project.id).catch((error: Error) => setWrong(error.message));
+    if (opened) exportProject(opened.project);
+  };
+  const readable = kept.filter((project) => project.why === null);
+  const here = readable.filter((project) => project.deletedAt === null);
+  const gone = readable.filter((project) => project.deletedAt !== null);
+  const unreadable = kept.filter((project) => project.why !== null);
   return (
     <Dialog
       open={open}
@@ -82,14 +87,13 @@ export function Projects() {
                 {project.id === projectId && <span className="font-normal text-muted"> (open)</span>}
               </span>
               <span className="text-xs text-muted">
-                {formatScale(project.project.scale)} · {Math.round(baseSize(project.project.base).widthMm)} ×{' '}
-                {Math.round(baseSize(project.project.base).depthMm)} mm · changed {when(project.changedAt)}
+                {project.about} · changed {when(project.changedAt)}
               </span>
             </button>
             <Button aria-label={`Duplicate ${project.name}`} onClick={async () => show(await duplicate(project.id))}>
               <Copy size={14} aria-hidden /> Duplicate
             </Button>
-            <Button aria-label={`Export ${project.name}`} onClick={() => exportProject(project.project)}>
+            <Button aria-label={`Export ${project.name}`} onClick={() => takeAlong(project)}>
               <Download size={14} aria-hidden /> Export
             </Button>
             <Button aria-label={`Delete ${project.name}`} onClick={() => takeAway(project)}>
@@ -98,6 +102,36 @@ export function Projects() {
           </li>
         ))}
       </ul>
+      {unreadable.length > 0 && (
+        <>
+          <h3 className="mt-4 text-base">Cannot be read</h3>
+          <ul aria-label="Projects that cannot be read">
+            {unreadable.map((project) => (
+              <li key={project.id} className="flex flex-wrap items-center gap-2 border-t border-line py-1.5">
+                <span className="min-w-0 flex-1">
+                  {project.name}
+                  <span className="block text-xs text-plum">{project.why}</span>
+                </span>
+                <Button
+                  aria-label={`Save the record of ${project.name}`}
+                  onClick={() => exportRaw(project.id, project.name)}
+                >
+                  <Download size={14} aria-hidden /> Save its record
+                </Button>
+                <Button
+                  aria-label={`Delete ${project.name} for good`}
+                  onClick={() => {
+                    if (confirm(`Delete ${project.name} for good? It cannot be brought back.`))
+                      void eraseKept(project.id);
+                  }}
+                >
+                  <Trash2 size={14} aria-hidden /> Delete for good
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {gone.length > 0 && (
         <>
           <h3 className="mt-4 text-base">Deleted</h3>

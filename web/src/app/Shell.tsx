@@ -15,6 +15,7 @@ import { Messages, say, sayWrong } from '../ui/toast.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
+import { Missing } from './Missing.tsx';
 import { Projects } from './Projects.tsx';
 import { useShell } from './shellStore.ts';
 import { TopLine } from './TopLine.tsx';
@@ -36,13 +37,13 @@ export function Shell() {
         showProject(kept.id, kept.project, kept.past, kept.future);
         letGo = holdPen(kept.id, { flush: flushSave, reload });
       })
-      .catch((error: Error) => current && setMissing(`The browser's database cannot be read: ${error.message}`));
+      .catch((error: Error) => current && setMissing(error.message));
     return () => {
       current = false;
       letGo();
     };
   }, [projectId]);
-  if (missing) return <Missing why={missing} />;
+  if (missing) return <Missing why={missing} recordId={projectId} />;
   if (openId !== projectId) return <p className="p-8 text-muted">Opening the project…</p>;
   return <Bench projectId={projectId} />;
 }
@@ -178,18 +179,5 @@ function DemoNotice() {
       </Button>
       <Button onClick={done}>Explore the demo</Button>
     </section>
-  );
-}
-
-export function Missing({ why }: { why: string }) {
-  const go = useNavigate();
-  return (
-    <main className="mx-auto max-w-lg p-10">
-      <h1 className="mb-2 text-xl">Nothing here</h1>
-      <p className="mb-4">{why}</p>
-      <Button tone="main" onClick={() => go('/')}>
-        Open my last project
-      </Button>
-    </main>
   );
 }

@@ -1,11 +1,17 @@
 import { type Project, writeProject } from '@hosket/core';
 import { importText } from '../store/library.ts';
+import { rawText } from '../store/listing.ts';
 import { download, fileStem } from '../ui/download.ts';
 import { sayWrong } from '../ui/toast.tsx';
 
 /** Hands the project to the builder as a file. */
 export const exportProject = (project: Project): void =>
   download(new Blob([writeProject(project)], { type: 'application/json' }), `${fileStem(project.name)}.hosket.json`);
+
+/** Hands over the record of a project that cannot be opened, as it stands. */
+export async function exportRaw(id: string, name: string): Promise<void> {
+  download(new Blob([await rawText(id)], { type: 'application/json' }), `${fileStem(name)}.record.json`);
+}
 
 const MOST_BYTES = 40_000_000;
 

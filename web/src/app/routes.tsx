@@ -10,7 +10,8 @@ import { StagesView } from '../views/stages/StagesView.tsx';
 import { PrintedSheet } from '../views/stores/PrintedSheet.tsx';
 import { StoresView } from '../views/stores/StoresView.tsx';
 import { SurfaceView } from '../views/surface/SurfaceView.tsx';
-import { Missing, Shell } from './Shell.tsx';
+import { Failed, Missing } from './Missing.tsx';
+import { Shell } from './Shell.tsx';
 
 /** Opens the project changed last, or the demo on a first start. */
 function Start() {
@@ -30,21 +31,22 @@ function Start() {
 }
 
 export const router = createBrowserRouter([
-  { path: '/', element: <Start /> },
+  { path: '/', element: <Start />, errorElement: <Failed /> },
   {
     path: '/project/:projectId',
     element: <Shell />,
+    errorElement: <Failed />,
     children: [
       { index: true, element: <Navigate to="ground" replace /> },
-      { path: 'brief', element: <BriefView /> },
-      { path: 'ground', element: <GroundView /> },
-      { path: 'layers', element: <LayersView /> },
-      { path: 'cutting', element: <CuttingView /> },
-      { path: 'surface', element: <SurfaceView /> },
-      { path: 'days', element: <DaysView /> },
-      { path: 'stores', element: <StoresView /> },
-      { path: 'stages', element: <StagesView /> },
-      { path: 'print', element: <PrintedSheet /> },
+      { path: 'brief', element: <BriefView />, errorElement: <Failed /> },
+      { path: 'ground', element: <GroundView />, errorElement: <Failed /> },
+      { path: 'layers', element: <LayersView />, errorElement: <Failed /> },
+      { path: 'cutting', element: <CuttingView />, errorElement: <Failed /> },
+      { path: 'surface', element: <SurfaceView />, errorElement: <Failed /> },
+      { path: 'days', element: <DaysView />, errorElement: <Failed /> },
+      { path: 'stores', element: <StoresView />, errorElement: <Failed /> },
+      { path: 'stages', element: <StagesView />, errorElement: <Failed /> },
+      { path: 'print', element: <PrintedSheet />, errorElement: <Failed /> },
     ],
   },
   { path: '*', element: <Missing why="There is no such page." /> },

@@ -2,6 +2,7 @@ import { type Project, parseProject, type Result, readProject, startProject } fr
 import demo from '../../../samples/harl-quarry.hosket.json?raw';
 import { database, type Kept } from './database.ts';
 import { dropLastEdit, lastEditOf } from './lastEdit.ts';
+import { listKept } from './listing.ts';
 import { tell } from './tabs.ts';
 import { followsNow, keepBeside, write } from './writes.ts';
 
@@ -28,9 +29,9 @@ export async function openKept(id: string): Promise<Kept | undefined> {
   const kept = await database.projects.get(id);
   if (!kept) return undefined;
   const read = parseProject(kept.project);
-  if (!read.ok) throw new Error(`${kept.name} is damaged at ${read.fault.place}: ${read.fault.message}`);
+  if (!read.ok) throw new Error(`${kept.name} cannot be read, at ${read.fault.place}: ${read.fault.message}`);
   const steps = (list: readonly unknown[]) =>
-    list.flatMap((step) => {
+    (Array.isArray(list) ? list : []).flatMap((step) => {
       const carried = parseProject(step);
       return carried.ok ? [carried.value] : [];
     });
@@ -118,14 +119,12 @@ export async function restore(id: string): Promise<void> {
   tell({ kind: 'restored', id });
 }
 
-export const listKept = (): Promise<Kept[]> => database.projects.orderBy('changedAt').reverse().toArray();
-
 let opening: Promise<string> | null = null;
 
 /** The project to open when none is asked for: the one changed last, or the demo on a first start (once, however often it is asked). */
 export function firstToOpen(): Promise<string> {
   opening ??= (async () => {
-    const last = (await listKept()).find((kept) => kept.deletedAt === null);
+    const last = (await listKept()).find(({ deletedAt, why }) => deletedAt === null && why === null);
     return last?.id ?? addDemo();
   })().finally(() => {
     opening = null;

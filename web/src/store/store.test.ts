@@ -3,7 +3,8 @@ import { addItem, changeItem, findItem, type Mark, writeProject } from '@hosket/
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { saveStore, startAutosave } from './autosave.ts';
 import { database } from './database.ts';
-import { addDemo, addNew, duplicate, firstToOpen, importText, listKept, openKept, remove, restore } from './library.ts';
+import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, remove, restore } from './library.ts';
+import { listKept, rawText } from './listing.ts';
 import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
 
 beforeEach(async () => {
@@ -52,6 +53,29 @@ describe('the library', () => {
       expect((await importText(text)).ok).toBe(false);
       expect(await listKept()).toEqual(before);
     }
+  });
+});
+
+describe('records that cannot be read', () => {
+  const put = (record: Record<string, unknown>) => database.projects.put(record as never);
+  it('stand in the list with their reason, and hide none of the others', async () => {
+    const good = await addDemo();
+    const { project } = (await openKept(good))!;
+    await put({ id: 'a', name: 'Newer', changedAt: 9e15, deletedAt: null, project: { ...project, version: 99 } });
+    await put({ id: 'b', name: 'Damaged', project: { ...project, base: null } });
+    await put({ id: 'c' });
+    await put({ id: 'd', name: 7, changedAt: 'x', project: [] });
+    const listed = await listKept();
+    const why = (id: string) => listed.find((each) => each.id === id)?.why;
+    expect(why(good)).toBeNull();
+    expect(why('a')).toMatch(/a newer Hosket kept it \(version 99/);
+    expect(why('b')).toMatch(/base cannot be read/);
+    expect(why('c')).toMatch(/missing/);
+    expect(why('d')).toMatch(/does not say that it is a project/);
+    // A start opens one that can be read, though another was changed later.
+    expect(await firstToOpen()).toBe(good);
+    await expect(openKept('a')).rejects.toThrow('this Hosket reads up to');
+    expect(JSON.parse(await rawText('a')).project.version).toBe(99);
   });
 });
 

@@ -112,7 +112,7 @@ describe('several tabs on one project', () => {
     await first.flush();
     note(second, 'b');
     await second.flush();
-    const kept = (await first.library.listKept()).filter(({ name }) => name.startsWith('My groundwork'));
+    const kept = (await first.database.projects.toArray()).filter(({ name }) => name.startsWith('My groundwork'));
     expect(kept.map(({ name, project }) => [name, project.notes]).sort()).toContainEqual([
       'My groundwork, from another tab',
       ' b',
