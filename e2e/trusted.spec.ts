@@ -66,7 +66,7 @@ test('a project that is deleted in another tab is told, and a change brings it b
   await second.open();
   await second.projects();
   await second.page.getByRole('button', { name: 'Delete Deleted elsewhere' }).click();
-  await expect(page.getByText('This project was deleted in another tab.')).toBeVisible();
+  await expect(page.getByText('This project was deleted in another tab.').first()).toBeVisible();
   await app.write('Width', '340');
   await app.saved();
   await second.projects();
@@ -119,4 +119,27 @@ test('records that cannot be read stand in the list with their reason and hide n
   await expect(page.getByRole('button', { name: 'Save its record' })).toBeVisible();
   await page.getByRole('link', { name: 'Sound' }).click();
   await page.getByRole('heading', { name: 'Ground' }).waitFor();
+});
+
+test('a backup holds every project, and brings back what was lost', async ({ app, page }) => {
+  await app.startOwn('To be lost');
+  await app.saved();
+  await app.projects();
+  const backup = page.getByRole('region', { name: 'Backup' });
+  await expect(backup).toContainText('Nothing was backed up yet.');
+  await expect(page.getByTestId('room')).toContainText('free');
+  const download = page.waitForEvent('download');
+  await backup.getByRole('button', { name: 'Back up all' }).click();
+  const file = await (await download).path();
+  await expect(backup).toContainText('2 projects saved.');
+  await expect(backup).toContainText('Last backed up on');
+  await page.getByRole('button', { name: 'Delete To be lost' }).click();
+  await page.getByText('To be lost was deleted.').first().waitFor();
+  await app.settled();
+  await app.projects();
+  const chooser = page.waitForEvent('filechooser');
+  await backup.getByRole('button', { name: 'Bring back a backup' }).click();
+  await (await chooser).setFiles(file);
+  await expect(backup).toContainText('1 project brought back. 1 project was here already.');
+  await expect(page.getByRole('button', { name: 'Export To be lost' })).toBeVisible();
 });

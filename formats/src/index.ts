@@ -1,5 +1,6 @@
 /** Files of other kinds, read and written: plans and grids of heights. Nothing here knows a screen. */
 
+export { readBackup, writeBackup } from './backup.ts';
 export { groundBody, stackBodies } from './bodies.ts';
 export { boxOfDrawing, type HeightGrid, type PlanDrawing } from './drawing.ts';
 export { readDxf } from './dxf.ts';

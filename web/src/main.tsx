@@ -6,10 +6,13 @@ import { router } from './app/routes.tsx';
 import { InHouse } from './views/InHouse.tsx';
 import './styles.css';
 import { startAutosave } from './store/autosave.ts';
+import { emptyTrash } from './store/listing.ts';
 import { startDrafting } from './worker/draftStore.ts';
 import { startPlanning } from './worker/planStore.ts';
 
 startAutosave();
+// Where the database cannot be read there is nothing to clear away; the page says so itself.
+emptyTrash(Date.now()).catch(() => {});
 startPlanning();
 startDrafting();
 

@@ -3,10 +3,11 @@ import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { addNew, addSample, duplicate, firstToOpen, openKept, remove, restore, samples } from '../store/library.ts';
-import { eraseKept, type Listed, listKept } from '../store/listing.ts';
+import { eraseKept, type Listed, listKept, TRASH_DAYS } from '../store/listing.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
 import { say } from '../ui/toast.tsx';
+import { Backup } from './Backup.tsx';
 import { exportProject, exportRaw, importProject } from './files.ts';
 import { useShell } from './shellStore.ts';
 
@@ -102,6 +103,7 @@ export function Projects() {
           </li>
         ))}
       </ul>
+      <Backup count={here.length} />
       {unreadable.length > 0 && (
         <>
           <h3 className="mt-4 text-base">Cannot be read</h3>
@@ -134,7 +136,7 @@ export function Projects() {
       )}
       {gone.length > 0 && (
         <>
-          <h3 className="mt-4 text-base">Deleted</h3>
+          <h3 className="mt-4 text-base">Deleted, kept for {TRASH_DAYS} days</h3>
           <ul>
             {gone.map((project) => (
               <li key={project.id} className="flex items-center gap-2 border-t border-line py-1.5 text-muted">

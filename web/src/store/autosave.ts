@@ -19,6 +19,9 @@ export const saveStore = createStore<{ save: SaveState }>(() => ({ save: { kind:
 const DELAY_MS = 250;
 const MOST_MS = 500;
 
+/** After a write that failed it is tried again so often, ms: room may come back. */
+const AGAIN_MS = 5000;
+
 let flushing: () => Promise<void> = async () => {};
 
 /** Writes what still waits. */
@@ -27,6 +30,7 @@ export const flushSave = (): Promise<void> => flushing();
 /** Keeps the open project whenever it or its history changes. Gives a function that stops it. */
 export function startAutosave(): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let again: ReturnType<typeof setTimeout> | undefined;
   let since = 0;
   let writing = Promise.resolve();
   let openId: string | null = projectStore.getState().id;
@@ -43,10 +47,16 @@ export function startAutosave(): () => void {
     } catch (error) {
       const why = (error as Error).name === 'QuotaExceededError' ? 'the disk is full' : (error as Error).message;
       saveStore.setState({ save: { kind: 'failed', why } });
+      // In another place, as long as that has room.
+      keepLastEdit(id, revisionOf(id), project);
+      again = setTimeout(() => {
+        if (!timer && projectStore.getState().id === id) void saveOpen();
+      }, AGAIN_MS);
     }
   };
   const save = (id: string | null, project: Project | null): Promise<void> => {
     clearTimeout(timer);
+    clearTimeout(again);
     timer = undefined;
     since = 0;
     if (!id || !project) return writing;
@@ -80,16 +90,24 @@ export function startAutosave(): () => void {
     if (timer) void saveOpen();
   };
 
+  /** What could not be written would be lost: the browser asks first. */
+  const ask = (event: BeforeUnloadEvent) => {
+    if (saveStore.getState().save.kind === 'failed') event.preventDefault();
+  };
+
   const stop = projectStore.subscribe((now, before) => {
     if (now.project !== before.project || now.id !== before.id) changed(before);
   });
   document.addEventListener('visibilitychange', leave);
   window.addEventListener('pagehide', leave);
+  window.addEventListener('beforeunload', ask);
   return () => {
     stop();
     // What still waits is kept now: nobody would come back for it.
     if (timer) void saveOpen();
     document.removeEventListener('visibilitychange', leave);
     window.removeEventListener('pagehide', leave);
+    window.removeEventListener('beforeunload', ask);
+    clearTimeout(again);
   };
 }

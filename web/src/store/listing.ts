@@ -64,6 +64,15 @@ export async function listKept(): Promise<Listed[]> {
   return listed.sort((a, b) => b.changedAt - a.changedAt);
 }
 
+/** Deleted projects can be brought back for so long. */
+export const TRASH_DAYS = 30;
+
+/** Clears away what was deleted longer ago than that. */
+export async function emptyTrash(now: number): Promise<void> {
+  for (const { id, deletedAt } of await listKept())
+    if (deletedAt !== null && now - deletedAt > TRASH_DAYS * 86_400_000) await eraseKept(id);
+}
+
 /** A record as it stands, as text: to be looked at, mended or sent, where it cannot be opened. */
 export async function rawText(id: string): Promise<string> {
   const record = await database.projects.get(id);

@@ -2,9 +2,10 @@ import 'fake-indexeddb/auto';
 import { addItem, changeItem, findItem, type Mark, writeProject } from '@hosket/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { saveStore, startAutosave } from './autosave.ts';
+import { backUpAll, bringBack } from './backup.ts';
 import { database } from './database.ts';
 import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, remove, restore } from './library.ts';
-import { listKept, rawText } from './listing.ts';
+import { emptyTrash, listKept, rawText, TRASH_DAYS } from './listing.ts';
 import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
 
 beforeEach(async () => {
@@ -79,6 +80,36 @@ describe('records that cannot be read', () => {
   });
 });
 
+describe('deleted projects', () => {
+  it('are cleared away after thirty days, not before', async () => {
+    const [gone, here] = [await addNew(), await addNew()];
+    await remove(gone);
+    const day = 86_400_000;
+    await emptyTrash(Date.now() + (TRASH_DAYS - 1) * day);
+    expect(await openKept(gone)).toBeDefined();
+    await emptyTrash(Date.now() + (TRASH_DAYS + 1) * day);
+    expect(await openKept(gone)).toBeUndefined();
+    expect(await openKept(here)).toBeDefined();
+  });
+});
+
+describe('a backup of everything', () => {
+  it('brings back what is lost, and nothing twice', async () => {
+    const [demo, own] = [await addDemo(), await addNew()];
+    await database.projects.put({ id: 'x', name: 'Broken', project: null } as never);
+    const { zip, count, left } = await backUpAll();
+    expect([count, left]).toEqual([2, ['Broken']]);
+    const before = [(await openKept(demo))?.project, (await openKept(own))?.project];
+    expect(await bringBack(zip)).toEqual({ added: 0, same: 2, refused: [] });
+    await database.projects.clear();
+    expect(await bringBack(zip)).toEqual({ added: 2, same: 0, refused: [] });
+    const back = (await database.projects.toArray()).map(({ project }) => project);
+    expect(back).toHaveLength(2);
+    for (const project of before) expect(back).toContainEqual(project);
+    await expect(bringBack(new Uint8Array([1, 2, 3]))).rejects.toThrow('no zip');
+  });
+});
+
 describe('undo and redo', () => {
   it('every edit can be taken back and done again, and opening a project is no edit', async () => {
     await open(await addDemo());
@@ -130,6 +161,25 @@ describe('autosave', () => {
     await open(own);
     await vi.waitFor(async () => expect((await openKept(demo))?.project.notes).toBe('just now'));
     expect((await openKept(own))?.project.notes).toBe('');
+  });
+
+  it('what a full disk did not take is kept elsewhere, and is there when the project is opened again', async () => {
+    const id = await addDemo();
+    await open(id);
+    vi.spyOn(database.projects, 'put').mockRejectedValue(
+      Object.assign(new Error('full'), { name: 'QuotaExceededError' }),
+    );
+    edit((project) => ({ ...project, notes: 'not written' }));
+    await vi.waitFor(() => expect(saveStore.getState().save.kind).toBe('failed'));
+    const leaving = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented).toBe(true);
+    vi.restoreAllMocks();
+    expect((await database.projects.get(id))?.project.notes).not.toBe('not written');
+    await open(id);
+    expect(now().notes).toBe('not written');
+    undo();
+    expect(now().notes).not.toBe('not written');
   });
 
   it('says so when the disk is full, and saves again at the next change', async () => {

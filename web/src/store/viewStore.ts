@@ -29,6 +29,8 @@ interface ViewState {
   /** Whether a shopping list is for the whole set or for the open tile. */
   listFor: 'set' | 'tile';
   demoNoticeSeen: boolean;
+  /** When all projects were saved in one file. */
+  lastBackup: number | null;
 }
 
 export const layersPages = ['stack', 'levels', 'offers', 'costs', 'build', 'shed', 'gluing'] as const;
@@ -59,6 +61,7 @@ export const useView = create<ViewState>()(
       storesPage: 'cupboard',
       listFor: 'set',
       demoNoticeSeen: false,
+      lastBackup: null,
     }),
     {
       name: 'hosket-view',
