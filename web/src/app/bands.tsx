@@ -94,7 +94,8 @@ export const bands: readonly Band[] = [
     id: 'surface',
     name: 'Surface',
     figure: (_project, report, say) => {
-      const pastes = report?.takeoff.filter(({ stage, drying }) => stage === 'skin' && drying.kind === 'paste') ?? [];
+      if (!report) return 'working out';
+      const pastes = report.takeoff.filter(({ stage, drying }) => stage === 'skin' && drying.kind === 'paste');
       if (!pastes.length) return 'no paste';
       return `${say.volume(pastes.reduce((sum, { materials: [{ amount }] }) => sum + amount.likely, 0))} of paste`;
     },
@@ -103,8 +104,10 @@ export const bands: readonly Band[] = [
   {
     id: 'days',
     name: 'Days',
-    figure: (_project, report) =>
-      report?.finish ? `dry ${sayClock(report.finish.likely).replace(/ \d\d:\d\d$/, '')}` : 'no bench hours',
+    figure: (_project, report) => {
+      if (!report) return 'working out';
+      return report.finish ? `dry ${sayClock(report.finish.likely).replace(/ \d\d:\d\d$/, '')}` : 'no bench hours';
+    },
     texture: (
       <g stroke="var(--ochre)" strokeWidth="2.5">
         <path d="M4 10H30M4 20H18M4 30H24M4 40H12M4 50H28" />
@@ -116,7 +119,7 @@ export const bands: readonly Band[] = [
     name: 'Stores',
     figure: (_project, report, say) => {
       const things = report?.shopping.filter(({ short }) => short > 1e-9).length ?? 0;
-      return report ? `${things} to buy, ${say.mass(report.mass.totalG.likely)}` : '';
+      return report ? `${things} to buy, ${say.mass(report.mass.totalG.likely)}` : 'working out';
     },
     texture: (
       <g stroke="var(--graphite)" strokeWidth="1.2" fill="none">

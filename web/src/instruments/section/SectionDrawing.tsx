@@ -61,7 +61,8 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
   const layers = useMemo(() => (report ? chosenSchool(report).layers : []), [report]);
   const samples = useMemo(
     () =>
-      fields
+      // Without layers yet it would be drawn as all fill.
+      fields && report
         ? sectionAlong(
             fields.ground,
             fields.target,
@@ -73,7 +74,7 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
             fields.ground.cellMm / 2,
           )
         : [],
-    [fields, layers, base, from, to],
+    [fields, report, layers, base, from, to],
   );
   const length = Math.max(1, Math.hypot(to[0] - from[0], to[1] - from[1]));
   const tallest = Math.max(20, report?.ground.highestMm ?? 0, layers.at(-1)?.topMm ?? 0, laidTop(report));

@@ -41,6 +41,8 @@ export function GroundView() {
             {say.volume(report.ground.volumeMl)} of ground.
             <HeightsShown />
           </>
+        ) : drawn ? (
+          'The ground is being worked out.'
         ) : (
           'Nothing is drawn yet. Draw a pad at the height of a flat, or a contour, and the ground follows.'
         )
