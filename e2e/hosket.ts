@@ -73,9 +73,9 @@ export class App {
     await this.saved();
   }
 
-  /** Until everything is saved. */
+  /** Until everything is saved, or kept as long as the page where nothing can be. */
   async saved() {
-    await expect(this.page.getByTestId('save-state')).toHaveText(/^saved/);
+    await expect(this.page.getByTestId('save-state')).toHaveText(/^(saved|kept for)/);
   }
 
   async show(band: string) {

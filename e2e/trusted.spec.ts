@@ -143,3 +143,39 @@ test('a backup holds every project, and brings back what was lost', async ({ app
   await expect(backup).toContainText('1 project brought back. 1 project was here already.');
   await expect(page.getByRole('button', { name: 'Export To be lost' })).toBeVisible();
 });
+
+test('where the browser denies its storage the page works for this sitting, says so, and hands the project out', async ({
+  app,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('denied', 'SecurityError');
+    };
+  });
+  await app.open();
+  const notice = page.getByLabel('Nothing is kept');
+  await expect(notice).toContainText('Nothing can be kept in this browser');
+  await expect(page.getByTestId('save-state')).toHaveText('kept for this sitting only');
+  await page.getByRole('button', { name: 'Start my own' }).click();
+  await page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  await app.write('Name', 'Of this sitting');
+  await app.projects();
+  await expect(page.getByRole('button', { name: 'Export Of this sitting' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Export Harl Quarry' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  const download = page.waitForEvent('download');
+  await notice.getByRole('button', { name: 'Export the project' }).click();
+  expect((await download).suggestedFilename()).toBe('of-this-sitting.hosket.json');
+});
+
+test('where the storage never answers that is said, and one may work without it or wait', async ({ app, page }) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => ({}) as IDBOpenDBRequest;
+  });
+  await page.goto(app.address);
+  await expect(page.getByRole('heading', { name: 'storage does not answer' })).toBeVisible();
+  await page.getByRole('button', { name: 'Work without it for now' }).click();
+  await page.getByRole('heading', { name: 'Ground' }).waitFor();
+  await expect(page.getByLabel('Nothing is kept')).toBeVisible();
+});

@@ -7,7 +7,8 @@ import { Patterns } from '../instruments/textures/Patterns.tsx';
 import { flushSave, saveStore } from '../store/autosave.ts';
 import { addNew, openKept, restore } from '../store/library.ts';
 import { holdPen, penStore, takePen } from '../store/pen.ts';
-import { projectStore, refusals, showProject } from '../store/projectStore.ts';
+import { projectNow, projectStore, refusals, showProject } from '../store/projectStore.ts';
+import { storageStore } from '../store/storage.ts';
 import { listen } from '../store/tabs.ts';
 import { pickNothing, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
@@ -15,6 +16,7 @@ import { Messages, say, sayWrong } from '../ui/toast.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
+import { exportProject } from './files.ts';
 import { Missing } from './Missing.tsx';
 import { Projects } from './Projects.tsx';
 import { useShell } from './shellStore.ts';
@@ -82,6 +84,26 @@ function useOtherTabs(projectId: string): void {
   );
 }
 
+/** Where the browser keeps nothing. */
+function SittingNotice() {
+  const storage = useStore(storageStore, (state) => state.storage);
+  if (storage.kind !== 'sitting') return null;
+  return (
+    <section
+      aria-label="Nothing is kept"
+      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
+    >
+      <p>
+        <span className="text-plum">Nothing can be kept in this browser: {storage.why}.</span> What you make lasts until
+        this page is closed.
+      </p>
+      <Button tone="main" onClick={() => exportProject(projectNow())}>
+        Export the project
+      </Button>
+    </section>
+  );
+}
+
 /** While another tab holds the pen. */
 function PenNotice() {
   const pen = useStore(penStore, (state) => state.pen);
@@ -140,6 +162,7 @@ function Bench({ projectId }: { projectId: string }) {
       <CoatPatterns />
       <div className="off-paper col-span-2">
         <TopLine />
+        <SittingNotice />
         <PenNotice />
         <DemoNotice />
       </div>

@@ -3,6 +3,7 @@ import { FolderOpen, Redo2, Search, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
 import { saveStore } from '../store/autosave.ts';
 import { redo, undo, useHistorySteps, useProject } from '../store/projectStore.ts';
+import { storageStore } from '../store/storage.ts';
 import { useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { useSay } from '../ui/Figures.tsx';
@@ -61,10 +62,12 @@ const clock = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit'
 
 function SaveStateText() {
   const save = useStore(saveStore, (state) => state.save);
+  const sitting = useStore(storageStore, ({ storage }) => storage.kind === 'sitting');
   return (
     <span role="status" className="text-xs text-muted" data-testid="save-state">
       {save.kind === 'saving' && 'saving…'}
-      {save.kind === 'saved' && (save.at ? `saved ${clock(save.at)}` : 'saved')}
+      {save.kind === 'saved' && sitting && 'kept for this sitting only'}
+      {save.kind === 'saved' && !sitting && (save.at ? `saved ${clock(save.at)}` : 'saved')}
       {save.kind === 'beside' && 'kept beside what another tab wrote'}
       {save.kind === 'failed' && (
         <span className="text-plum">not saved: {save.why}. Export the project to keep it.</span>

@@ -2,6 +2,7 @@ import type { Project } from '@hosket/core';
 import { createStore } from 'zustand/vanilla';
 import { dropLastEdit, keepLastEdit } from './lastEdit.ts';
 import { keptHistory, projectStore, showKept } from './projectStore.ts';
+import { storageStore } from './storage.ts';
 import { tell } from './tabs.ts';
 import { revisionOf, write } from './writes.ts';
 
@@ -92,7 +93,8 @@ export function startAutosave(): () => void {
 
   /** What could not be written would be lost: the browser asks first. */
   const ask = (event: BeforeUnloadEvent) => {
-    if (saveStore.getState().save.kind === 'failed') event.preventDefault();
+    const sitting = storageStore.getState().storage.kind === 'sitting' && keptHistory().past.length > 0;
+    if (sitting || saveStore.getState().save.kind === 'failed') event.preventDefault();
   };
 
   const stop = projectStore.subscribe((now, before) => {

@@ -1,5 +1,5 @@
 import type { Project } from '@hosket/core';
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
 
 /** A project as it is kept in the browser, with what undo and redo need. */
 export interface Kept {
@@ -15,16 +15,31 @@ export interface Kept {
   future: Project[];
 }
 
-export const database = new Dexie('hosket') as Dexie & { projects: EntityTable<Kept, 'id'> };
-database.version(1).stores({ projects: 'id, changedAt' });
-database
-  .version(2)
-  .stores({ projects: 'id, changedAt, [id+revision]' })
-  .upgrade((change) =>
-    change
-      .table('projects')
-      .toCollection()
-      .modify((kept) => {
-        kept.revision = 0;
-      }),
-  );
+type Projects = Dexie & { projects: EntityTable<Kept, 'id'> };
+
+function made(options?: DexieOptions): Projects {
+  const projects = new Dexie('hosket', options) as Projects;
+  projects.version(1).stores({ projects: 'id, changedAt' });
+  projects
+    .version(2)
+    .stores({ projects: 'id, changedAt, [id+revision]' })
+    .upgrade((change) =>
+      change
+        .table('projects')
+        .toCollection()
+        .modify((kept) => {
+          kept.revision = 0;
+        }),
+    );
+  return projects;
+}
+
+/** The browser's database, or one in memory where it has none to give. */
+export let database = made();
+
+/** From here on projects are kept in memory alone, as long as the page is open. */
+export async function keepInMemory(): Promise<void> {
+  const { indexedDB, IDBKeyRange } = await import('fake-indexeddb');
+  database = made({ indexedDB, IDBKeyRange });
+  await database.open();
+}
