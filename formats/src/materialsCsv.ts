@@ -13,6 +13,7 @@ import {
   shippedMaterials,
 } from '@hosket/core';
 import Papa from 'papaparse';
+import { csvCell, csvText } from './csv.ts';
 
 const heads = [
   'material',
@@ -60,10 +61,11 @@ export function writeMaterialsCsv(materials: readonly Material[], own: OwnMateri
       ];
     }),
   );
-  return `${Papa.unparse(
-    { fields: [...heads], data: lines.map((line) => heads.map((head) => line[head])) },
-    { delimiter: semicolons ? ';' : ',', newline: '\r\n' },
-  )}\r\n`;
+  return csvText(
+    heads,
+    lines.map((line) => heads.map((head) => line[head])),
+    semicolons,
+  );
 }
 
 /**
@@ -75,6 +77,7 @@ export function readMaterialsCsv(text: string): Result<OwnMaterials> {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (head) => head.trim().toLowerCase(),
+    transform: csvCell,
   });
   const missing = heads.slice(0, 9).filter((head) => !meta.fields?.includes(head));
   if (missing.length)

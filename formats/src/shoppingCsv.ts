@@ -1,5 +1,5 @@
 import type { ShoppingLine, ShoppingList } from '@hosket/core';
-import Papa from 'papaparse';
+import { csvText } from './csv.ts';
 
 const heads = [
   'material',
@@ -72,5 +72,5 @@ export function writeShoppingCsv(
     ]),
     ['Total, as far as it is priced', '', '', '', '', '', '', '', say(total), total === null ? '' : currency, '', ''],
   ];
-  return `${Papa.unparse({ fields: [...heads], data: rows }, { delimiter: semicolons ? ';' : ',', newline: '\r\n' })}\r\n`;
+  return csvText(heads, rows, semicolons);
 }

@@ -4,15 +4,17 @@ import { listenNear } from './listen.ts';
 
 const DEFAULT_PORT = 4870;
 const host = process.env.HOST || '127.0.0.1';
-const wanted = process.env.PORT ? Number(process.env.PORT) : DEFAULT_PORT;
+const port = process.env.PORT;
+// An empty one is as good as none; one of blanks alone is a slip.
+const wanted = port ? (port.trim() ? Number(port) : Number.NaN) : DEFAULT_PORT;
 
 async function start(): Promise<void> {
   if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535)
-    throw new Error(`PORT should be a number from 0 to 65535, not "${process.env.PORT}".`);
+    throw new Error(`PORT should be a number from 0 to 65535, not "${port}".`);
   const app = createApp(fileURLToPath(new URL('../../web/dist', import.meta.url)));
-  const { server, port } = await listenNear(app, host, wanted);
-  if (wanted !== 0 && port !== wanted) console.log(`Port ${wanted} is taken, using ${port} instead.`);
-  console.log(`Hosket is at http://${host.includes(':') ? `[${host}]` : host}:${port}/  (Ctrl+C stops it)`);
+  const { server, port: got } = await listenNear(app, host, wanted);
+  if (wanted !== 0 && got !== wanted) console.log(`Port ${wanted} is taken, using ${got} instead.`);
+  console.log(`Hosket is at http://${host.includes(':') ? `[${host}]` : host}:${got}/  (Ctrl+C stops it)`);
   const stop = () => {
     server.close(() => process.exit(0));
     server.closeAllConnections();

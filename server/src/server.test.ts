@@ -46,6 +46,19 @@ describe('the server', () => {
     expect((await fetch(`${address}/assets/..%2f..%2fpackage.json`)).status).toBeGreaterThanOrEqual(400);
   });
 
+  it('tells that it is well, and answers what is not there without a trace of where it stands', async () => {
+    expect(await (await fetch(`${address}/api/health`)).json()).toEqual({ ok: true });
+    const none = await fetch(`${address}/api/nothing`);
+    expect([none.status, await none.json()]).toEqual([404, { error: 'There is no such address.' }]);
+    for (const path of ['/%E0%A4%A', '/assets/%E0%A4%A', '/assets/none.js', '/api/%']) {
+      const response = await fetch(address + path);
+      const body = await response.text();
+      expect(response.status, path).toBeGreaterThanOrEqual(400);
+      expect(response.status, path).toBeLessThan(500);
+      expect(body, path).not.toMatch(/node_modules|at .*\(|\.ts|\/tmp/);
+    }
+  });
+
   it('makes up heights by the name of a place: the same name the same ground, another name another', async () => {
     const ground = async (place: string) => {
       const response = await fetch(`${address}/api/elevation?place=${encodeURIComponent(place)}`);
