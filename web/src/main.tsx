@@ -12,13 +12,15 @@ import { storageStore } from './store/storage.ts';
 import { startDrafting } from './worker/draftStore.ts';
 import { startPlanning } from './worker/planStore.ts';
 
+const CLEAR_AFTER_MS = 15_000;
+
 // What works behind the pages begins once it is known where projects are kept, before the first page is drawn.
 const wait = storageStore.subscribe(({ storage }) => {
   if (storage.kind !== 'kept' && storage.kind !== 'sitting') return;
   wait();
   startAutosave();
-  // Where the database cannot be read there is nothing to clear away; the page says so itself.
-  emptyTrash(Date.now()).catch(() => {});
+  // It reads every record, so not while the first plan is awaited; where the database cannot be read the page says so itself.
+  setTimeout(() => emptyTrash(Date.now()).catch(() => {}), CLEAR_AFTER_MS);
   startPlanning();
   startDrafting();
 });

@@ -68,7 +68,8 @@ export function outlineEdges(outline: Ring): readonly (readonly [Point, Point])[
 
 /** Distance of a place to the nearest edge of an outline, mm, on either side of it. */
 export function distanceToEdge(outline: Ring, x: number, y: number): number {
+  const at: Point = [x, y];
   let nearest = Number.POSITIVE_INFINITY;
-  for (const [from, to] of outlineEdges(outline)) nearest = Math.min(nearest, distanceToStretch([x, y], from, to));
+  for (const [from, to] of outlineEdges(outline)) nearest = Math.min(nearest, distanceToStretch(at, from, to));
   return nearest;
 }

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { addNew, addSample, duplicate, firstToOpen, openKept, remove, restore, samples } from '../store/library.ts';
+import { addNew, addSample, duplicate, firstToOpen, readKept, remove, restore, samples } from '../store/library.ts';
 import { eraseKept, type Listed, listKept, TRASH_DAYS } from '../store/listing.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -17,7 +17,7 @@ const when = (at: number) =>
 /** All projects kept in this browser: open, copy, export, delete and bring back; start, import. */
 export function Projects() {
   const open = useShell((shell) => shell.projects);
-  const kept = useLiveQuery(listKept, []) ?? [];
+  const kept = useLiveQuery(async () => (open ? listKept() : []), [open]) ?? [];
   const { projectId } = useParams();
   const go = useNavigate();
   const [wrong, setWrong] = useState('');
@@ -42,7 +42,7 @@ export function Projects() {
     show(await firstToOpen());
   };
   const takeAlong = async (project: Listed) => {
-    const opened = await openKept(project.id).catch((error: Error) => setWrong(error.message));
+    const opened = await readKept(project.id).catch((error: Error) => setWrong(error.message));
     if (opened) exportProject(opened.project);
   };
   const readable = kept.filter((project) => project.why === null);

@@ -5,7 +5,7 @@ import { SectionStrip } from '../instruments/section/SectionStrip.tsx';
 import { CoatPatterns } from '../instruments/textures/coatTextures.tsx';
 import { Patterns } from '../instruments/textures/Patterns.tsx';
 import { flushSave, saveStore } from '../store/autosave.ts';
-import { addNew, openKept, restore } from '../store/library.ts';
+import { addNew, followKept, openKept, restore } from '../store/library.ts';
 import { holdPen, penStore, takePen } from '../store/pen.ts';
 import { projectNow, projectStore, refusals, showProject } from '../store/projectStore.ts';
 import { storageStore } from '../store/storage.ts';
@@ -37,7 +37,7 @@ export function Shell() {
         if (!kept || kept.deletedAt !== null) return setMissing('There is no such project in this browser.');
         pickNothing();
         showProject(kept.id, kept.project, kept.past, kept.future);
-        letGo = holdPen(kept.id, { flush: flushSave, reload });
+        letGo = holdPen(kept.id, { flush: flushSave, follow: show(followKept), takeUp: show(openKept) });
       })
       .catch((error: Error) => current && setMissing(error.message));
     return () => {
@@ -50,11 +50,13 @@ export function Shell() {
   return <Bench projectId={projectId} />;
 }
 
-/** Shows a project as it is kept now, where it is still the one on the bench. */
-async function reload(id: string): Promise<void> {
-  const kept = await openKept(id);
-  if (kept && projectStore.getState().id === id) showProject(id, kept.project, kept.past, kept.future);
-}
+/** Shows a project as it is read now, where it is still the one on the bench. */
+const show =
+  (read: typeof openKept) =>
+  async (id: string): Promise<void> => {
+    const kept = await read(id);
+    if (kept && projectStore.getState().id === id) showProject(id, kept.project, kept.past, kept.future);
+  };
 
 /** What other tabs do to the project on this bench is said. */
 function useOtherTabs(projectId: string): void {
@@ -74,7 +76,7 @@ function useOtherTabs(projectId: string): void {
     () =>
       saveStore.subscribe(({ save }) => {
         if (save.kind !== 'beside') return;
-        void reload(projectId);
+        void show(followKept)(projectId);
         say('Another tab had changed this project. What was changed here is kept as a project of its own.', {
           name: 'Open it',
           run: () => go(`/project/${save.id}/ground`),

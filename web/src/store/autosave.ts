@@ -39,7 +39,10 @@ export function startAutosave(): () => void {
   const written = async (id: string, project: Project, steps: ReturnType<typeof keptHistory>) => {
     try {
       const beside = await write(id, { project, ...steps });
-      if (beside) return saveStore.setState({ save: { kind: 'beside', id: beside } });
+      if (beside) {
+        dropLastEdit(id);
+        return saveStore.setState({ save: { kind: 'beside', id: beside } });
+      }
       if (!timer) {
         dropLastEdit(id);
         saveStore.setState({ save: { kind: 'saved', at: Date.now() } });

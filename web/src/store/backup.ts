@@ -1,6 +1,6 @@
 /** All projects of this browser in one file, and brought back from it. Each is read on its own: one that cannot be read keeps no other back. */
 import { writeProject } from '@hosket/core';
-import { importText, openKept } from './library.ts';
+import { importText, readKept } from './library.ts';
 import { listKept } from './listing.ts';
 
 const formats = () => import('@hosket/formats');
@@ -11,7 +11,7 @@ export async function backUpAll(): Promise<{ zip: Uint8Array; count: number; lef
   const left: string[] = [];
   for (const { id, name, deletedAt } of await listKept()) {
     if (deletedAt !== null) continue;
-    const kept = await openKept(id).catch(() => undefined);
+    const kept = await readKept(id).catch(() => undefined);
     if (kept) files.push({ name, text: writeProject(kept.project) });
     else left.push(name);
   }
@@ -32,7 +32,7 @@ export async function bringBack(bytes: Uint8Array): Promise<BroughtBack> {
   if (!read.ok) throw new Error(`${read.fault.message} ${read.fault.remedy}`);
   const here = new Set<string>();
   for (const { id, deletedAt } of await listKept()) {
-    const kept = deletedAt === null ? await openKept(id).catch(() => undefined) : undefined;
+    const kept = deletedAt === null ? await readKept(id).catch(() => undefined) : undefined;
     if (kept) here.add(writeProject(kept.project));
   }
   const back: BroughtBack = { added: 0, same: 0, refused: [] };

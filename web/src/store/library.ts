@@ -4,28 +4,12 @@ import { database, type Kept } from './database.ts';
 import { dropLastEdit, lastEditOf } from './lastEdit.ts';
 import { listKept } from './listing.ts';
 import { tell } from './tabs.ts';
-import { followsNow, keepBeside, write } from './writes.ts';
+import { followsNow, keepAnew, keepBeside, write } from './writes.ts';
 
 /** The projects kept in this browser. */
 
-const keep = async (project: Project): Promise<string> => {
-  const id = crypto.randomUUID();
-  const kept: Kept = {
-    id,
-    name: project.name,
-    changedAt: Date.now(),
-    deletedAt: null,
-    revision: 0,
-    project,
-    past: [],
-    future: [],
-  };
-  await database.projects.add(kept);
-  return id;
-};
-
-/** A kept project with its steps, carried to the present version of the format where an older Hosket kept it. */
-export async function openKept(id: string): Promise<Kept | undefined> {
+/** A kept project with its steps, carried to the present version of the format where an older Hosket kept it. Only read: nothing is changed by it. */
+export async function readKept(id: string): Promise<Kept | undefined> {
   const kept = await database.projects.get(id);
   if (!kept) return undefined;
   const read = parseProject(kept.project);
@@ -36,14 +20,25 @@ export async function openKept(id: string): Promise<Kept | undefined> {
       return carried.ok ? [carried.value] : [];
     });
   const shared = sharing();
-  const opened = {
+  return {
     ...kept,
     project: shared(read.value),
     past: steps(kept.past).map(shared),
     future: steps(kept.future).map(shared),
   };
-  followsNow(id, kept.revision);
-  return withLastEdit(opened);
+}
+
+/** The same, shown as another tab writes it: what is written here follows that. */
+export async function followKept(id: string): Promise<Kept | undefined> {
+  const kept = await readKept(id);
+  if (kept) followsNow(id, kept.revision);
+  return kept;
+}
+
+/** The same, to be worked on: with the last edit that its page did not live to write. */
+export async function openKept(id: string): Promise<Kept | undefined> {
+  const kept = await followKept(id);
+  return kept?.deletedAt === null ? withLastEdit(kept) : kept;
 }
 
 /** A last edit that was not written any more before its page was closed becomes a step; where another tab has written since, a project beside. */
@@ -51,11 +46,16 @@ async function withLastEdit(kept: Kept): Promise<Kept> {
   const last = lastEditOf(kept.id);
   if (!last) return kept;
   const same = JSON.stringify(last.project) === JSON.stringify(kept.project);
-  const next = { ...kept, project: last.project, past: [...kept.past, kept.project], future: [] };
-  if (!same && last.revision === kept.revision) await write(kept.id, next);
-  else if (!same) await keepBeside(last.project, ', last edit');
-  dropLastEdit(kept.id);
-  return !same && last.revision === kept.revision ? next : kept;
+  const follows = !same && last.revision === kept.revision;
+  const next = follows ? { ...kept, project: last.project, past: [...kept.past, kept.project], future: [] } : kept;
+  try {
+    if (follows) await write(kept.id, next);
+    else if (!same) await keepBeside(last.project, ', last edit');
+    dropLastEdit(kept.id);
+  } catch {
+    // The disk is still full: it is shown all the same, and stays where it is until it can be written.
+  }
+  return next;
 }
 
 /** Steps of one project mostly carry the same picture and the same grid of heights: each is held, and kept, only once. */
@@ -88,26 +88,27 @@ const textOf: Readonly<Record<(typeof samples)[number], () => Promise<string>>> 
 export async function addSample(name: (typeof samples)[number]): Promise<string> {
   const read = readProject(await textOf[name]());
   if (!read.ok) throw new Error(`The sample ${name} is broken: ${read.fault.message}`);
-  return keep(read.value);
+  return keepAnew(read.value);
 }
 
 export const addDemo = (): Promise<string> => addSample('Harl Quarry');
 
 /** Keeps a project that was derived from another. */
-export const addDerived = (project: Project): Promise<string> => keep(project);
+export const addDerived = (project: Project): Promise<string> => keepAnew(project);
 
-export const addNew = (): Promise<string> => keep(startProject('My groundwork', new Date().toISOString().slice(0, 10)));
+export const addNew = (): Promise<string> =>
+  keepAnew(startProject('My groundwork', new Date().toISOString().slice(0, 10)));
 
 export async function duplicate(id: string): Promise<string | null> {
-  const kept = await openKept(id);
-  return kept ? keep({ ...kept.project, name: `${kept.project.name.slice(0, 112)}, copy` }) : null;
+  const kept = await readKept(id);
+  return kept ? keepBeside(kept.project, ', copy') : null;
 }
 
 /** Reads a file's text; nothing kept is touched unless the whole of it is sound. */
 export async function importText(text: string): Promise<Result<string>> {
   const read = readProject(text);
   if (!read.ok) return read;
-  return { ok: true, value: await keep(read.value) };
+  return { ok: true, value: await keepAnew(read.value) };
 }
 
 export async function remove(id: string): Promise<void> {

@@ -13,8 +13,10 @@ export const penStore = createStore<{ id: string | null; pen: Pen }>(() => ({ id
 export interface Keeping {
   /** Writes what still waits. */
   flush: () => Promise<void>;
-  /** Shows a project as it is kept now. */
-  reload: (id: string) => Promise<void>;
+  /** Shows a project as another tab has written it. */
+  follow: (id: string) => Promise<void>;
+  /** The same, to be worked on here from now on. */
+  takeUp: (id: string) => Promise<void>;
 }
 
 /** A tab that does not answer in this time is asked no longer, ms. */
@@ -37,7 +39,7 @@ export function holdPen(id: string, keeping: Keeping): () => void {
   /** Holds it until it is let go of. What another tab wrote before is shown first. */
   const hold = async (read: boolean) => {
     if (ended) return;
-    if (read) await keeping.reload(id);
+    if (read) await keeping.takeUp(id);
     set('mine');
     await new Promise<void>((done) => {
       letGo = done;
@@ -66,7 +68,7 @@ export function holdPen(id: string, keeping: Keeping): () => void {
   first().catch(lost);
   const stop = listen((told) => {
     if (told.id !== id) return;
-    if (told.kind === 'kept' && penStore.getState().pen === 'elsewhere') void keeping.reload(id);
+    if (told.kind === 'kept' && penStore.getState().pen === 'elsewhere') void keeping.follow(id);
     if (told.kind !== 'give' || penStore.getState().pen !== 'mine') return;
     void keeping.flush().finally(() => {
       set('elsewhere');

@@ -4,9 +4,11 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { saveStore, startAutosave } from './autosave.ts';
 import { backUpAll, bringBack } from './backup.ts';
 import { database } from './database.ts';
-import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, remove, restore } from './library.ts';
+import { keepLastEdit, lastEditOf } from './lastEdit.ts';
+import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, readKept, remove, restore } from './library.ts';
 import { emptyTrash, listKept, rawText, TRASH_DAYS } from './listing.ts';
 import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
+import { revisionOf } from './writes.ts';
 
 beforeEach(async () => {
   await database.projects.clear();
@@ -93,6 +95,20 @@ describe('deleted projects', () => {
   });
 });
 
+describe('reading a project to hand it out', () => {
+  it('leaves last edits and what is followed as they are', async () => {
+    const id = await addDemo();
+    const { project } = (await openKept(id))!;
+    keepLastEdit(id, 0, { ...project, notes: 'last' });
+    // Another tab writes: whoever only reads after that does not follow it.
+    await database.projects.update(id, { revision: 7 });
+    expect((await readKept(id))?.project.notes).toBe(project.notes);
+    await backUpAll();
+    expect(lastEditOf(id)?.project.notes).toBe('last');
+    expect(revisionOf(id)).toBe(0);
+  });
+});
+
 describe('a backup of everything', () => {
   it('brings back what is lost, and nothing twice', async () => {
     const [demo, own] = [await addDemo(), await addNew()];
@@ -174,6 +190,9 @@ describe('autosave', () => {
     const leaving = new Event('beforeunload', { cancelable: true });
     window.dispatchEvent(leaving);
     expect(leaving.defaultPrevented).toBe(true);
+    // Opened again while the disk is still full: it is shown, and stays in its other place.
+    await open(id);
+    expect(now().notes).toBe('not written');
     vi.restoreAllMocks();
     expect((await database.projects.get(id))?.project.notes).not.toBe('not written');
     await open(id);

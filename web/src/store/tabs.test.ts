@@ -14,8 +14,8 @@ async function newTab() {
   ]);
   const stop = autosave.startAutosave();
   let letGo = () => {};
-  const reload = async (id: string) => {
-    const kept = await library.openKept(id);
+  const show = (read: typeof library.openKept) => async (id: string) => {
+    const kept = await read(id);
     if (kept && store.projectStore.getState().id === id) store.showProject(id, kept.project, kept.past, kept.future);
   };
   return {
@@ -29,7 +29,11 @@ async function newTab() {
       const kept = await library.openKept(id);
       if (!kept) throw new Error('not there');
       store.showProject(id, kept.project, kept.past, kept.future);
-      letGo = pen.holdPen(id, { flush: autosave.flushSave, reload });
+      letGo = pen.holdPen(id, {
+        flush: autosave.flushSave,
+        follow: show(library.followKept),
+        takeUp: show(library.openKept),
+      });
       await settle();
     },
     /** As when it is closed in good order: what waits is written. */

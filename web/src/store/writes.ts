@@ -19,22 +19,25 @@ interface Written {
 const LONGEST_NAME = 120;
 const named = (name: string, ending: string) => `${name.slice(0, LONGEST_NAME - ending.length)}${ending}`;
 
-/** A project kept anew beside others; gives its id. */
-export async function keepBeside(project: Project, ending: string): Promise<string> {
+/** A project kept anew; gives its id. */
+export async function keepAnew(project: Project): Promise<string> {
   const id = crypto.randomUUID();
-  const name = named(project.name, ending);
   await database.projects.add({
     id,
-    name,
+    name: project.name,
     changedAt: Date.now(),
     deletedAt: null,
     revision: 0,
-    project: { ...project, name },
+    project,
     past: [],
     future: [],
   });
   return id;
 }
+
+/** A project kept anew beside the one it comes from, with an ending to its name; gives its id. */
+export const keepBeside = (project: Project, ending: string): Promise<string> =>
+  keepAnew({ ...project, name: named(project.name, ending) });
 
 /**
  * Writes a project over the state that it follows. One that another tab deleted is brought back by that; one of which another tab has written
