@@ -3,6 +3,8 @@ import { expect, test } from './hosket.ts';
 
 const bands = ['Brief', 'Ground', 'Layers', 'Cutting', 'Surface', 'Days', 'Stores'];
 
+const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+
 for (const theme of ['plaster', 'evening'])
   test(`axe finds nothing in any view, ${theme}`, async ({ app, page }) => {
     await page.addInitScript((name) => {
@@ -16,9 +18,12 @@ for (const theme of ['plaster', 'evening'])
     }, theme);
     await app.open();
     const clean = async (where: string) => {
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-        .analyze();
+      const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+      // Another theme has other colours, and nothing else is other in it.
+      const { violations } = await (theme === 'plaster'
+        ? axe.withTags(tags)
+        : axe.withRules(['color-contrast'])
+      ).analyze();
       expect(
         violations.map(
           ({ id, nodes }) => `${where}: ${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`,

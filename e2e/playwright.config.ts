@@ -7,6 +7,7 @@ export default defineConfig({
   outputDir: '../test-results',
   // Each page works in a thread of its own too, but waits half of its time: two at once are quicker on two cores.
   workers: 2,
+  fullyParallel: true,
   timeout: 900_000,
   expect: { timeout: 90_000 },
   reporter: [['list']],

@@ -1,11 +1,13 @@
 import { contours } from 'd3-contour';
 import { describe, expect, it } from 'vitest';
 import { baseOutline, startProject } from '../project/index.ts';
+import { seeded } from '../testing/edits.ts';
 import { groundFrom } from '../testing/solids.ts';
 import { volcano } from '../testing/volcano.ts';
 import {
   areaAbove,
   clipRings,
+  clipToConvex,
   convexHull,
   coverageOf,
   fitsSheet,
@@ -129,6 +131,36 @@ describe('bases that are not rectangles on the lattice', () => {
     const outline = baseOutline({ ...base, shape: { kind: 'rectangle', widthMm: 279.4, depthMm: 215.9 } });
     const grid = sampleFormula(gridOver(279.4, 215.9, 1), () => 10);
     expect(areaAbove(hypsometryOf(grid, coverageOf(grid, outline)), 5)).toBeCloseTo(279.4 * 215.9, 1);
+  });
+});
+
+describe('shares of cells', () => {
+  it('are those of the outline cut to each cell by itself, on 60 bases of any shape, turn and place', () => {
+    const random = seeded(20);
+    for (let n = 0; n < 60; n++) {
+      const points = 3 + Math.floor(random() * 40);
+      const reach = () => 8 + random() * 22;
+      const ring = Array.from({ length: points }, (_, k): [number, number] => {
+        const [r, turn] = [reach(), (2 * Math.PI * k) / points];
+        return [31 + r * Math.cos(turn), 31 + r * Math.sin(turn)];
+      });
+      const outline = n % 2 ? ring : [...ring].reverse();
+      const grid = gridOver(62, 62, [1, 2, 3.1, 0.5][n % 4]);
+      const across = grid.columns - 1;
+      const shares = coverageOf(grid, outline) ?? [];
+      expect(shares.length).toBe(across * (grid.rows - 1));
+      for (let cell = 0; cell < shares.length; cell++) {
+        const [x, y] = [(cell % across) * grid.cellMm, Math.floor(cell / across) * grid.cellMm];
+        const square = [
+          [0, 0],
+          [1, 0],
+          [1, 1],
+          [0, 1],
+        ].map(([u, v]): [number, number] => [x + u * grid.cellMm, y + v * grid.cellMm]);
+        const apart = Math.abs(shares[cell] - Math.abs(ringArea(clipToConvex(outline, square))) / grid.cellMm ** 2);
+        if (apart > 1e-6) expect(apart, `base ${n}, cell ${cell}`).toBeLessThan(1e-6);
+      }
+    }
   });
 });
 

@@ -170,8 +170,8 @@ export function shapedOn({ base, landforms, tile, profiles = [] }: Drawn, solved
   const grid = withValues(solved.grid, solved.grid.values.slice());
   const edge = baseOutline(base);
   for (const form of landforms) buildOnto(grid, form, edge);
-  if (tile) keepEdges(grid, base, tile, profiles);
-  if (base.bevelDegrees) bevel(grid, edge, base.bevelDegrees);
+  if (tile) toEnd(keepEdges(grid, base, tile, profiles));
+  if (base.bevelDegrees) toEnd(bevel(grid, edge, base.bevelDegrees));
   return grid;
 }
 
@@ -180,8 +180,9 @@ export function* finishedGround(drawn: Drawn, solved: Solved): Generator<undefin
   const grid = withValues(solved.grid, solved.grid.values.slice());
   const outline = baseOutline(drawn.base);
   const built = yield* buildLandforms(grid, drawn.landforms, outline);
-  if (drawn.tile) keepEdges(grid, drawn.base, drawn.tile, drawn.profiles ?? []);
-  if (drawn.base.bevelDegrees) bevel(grid, outline, drawn.base.bevelDegrees);
+  if (drawn.tile) yield* keepEdges(grid, drawn.base, drawn.tile, drawn.profiles ?? []);
+  if (drawn.base.bevelDegrees) yield* bevel(grid, outline, drawn.base.bevelDegrees);
+  yield;
   return yield* measuredGround(outline, grid, built, guessedNodes(solved, grid));
 }
 

@@ -12,4 +12,4 @@ export { STANDS, type Stand, standAt, standingIn, standingOf, standingShare, sta
 export type { VoidMeeting } from './voidMeetings.ts';
 export * from './voidReads.ts';
 export { type Hollow, type VoidField, type VoidShape, voidShape, type Within } from './voids.ts';
-export { wetnessOf } from './wetness.ts';
+export { wetnessIn, wetnessOf } from './wetness.ts';

@@ -1,6 +1,7 @@
 /** Flow accumulation and the topographic wetness index of a ground. */
 import type { Grid, Ring } from '../geometry/index.ts';
-import { type Flood, flood, thinnedTo } from './flood.ts';
+import { toEnd } from '../kernel/index.ts';
+import { type Flood, floodIn, thinnedTo } from './flood.ts';
 
 /** The eight neighbours: columns and rows to the side. */
 const AROUND = [
@@ -61,10 +62,15 @@ const MOST_NODES = 40_000;
  * The topographic wetness index ln(a / tan b) of the finished ground (Beven and Kirkby 1979, from memory): a is the area that drains through
  * a millimetre of contour, mm; b the slope. On a lattice of no more than 40,000 nodes. High where water gathers.
  */
-export function wetnessOf(ground: Grid, outline: Ring): Grid {
+export const wetnessOf = (ground: Grid, outline: Ring): Grid => toEnd(wetnessIn(ground, outline));
+
+/** The same, yielding between pieces of work. */
+export function* wetnessIn(ground: Grid, outline: Ring): Generator<undefined, Grid> {
   const grid = thinnedTo(MOST_NODES, ground);
   const { columns, rows, cellMm, values: z } = grid;
-  const flow = flowAccumulation(grid, flood(grid, outline), false);
+  const flooded = yield* floodIn(grid, outline);
+  const flow = flowAccumulation(grid, flooded, false);
+  yield;
   const values = new Float64Array(columns * rows);
   for (let j = 0, n = 0; j < rows; j++)
     for (let i = 0; i < columns; i++, n++) {

@@ -12,22 +12,23 @@ import {
 import type { Ground } from '../ground/index.ts';
 import type { AreaMap } from './areas.ts';
 
-/** The outlines of layers, each cut at a height of its own in every area. */
-export function footprintsOf(
+/** The outlines of layers, each cut at a height of its own in every area. Yields between layers. */
+export function* footprintsOf(
   ground: Ground,
   target: Grid,
   map: AreaMap,
   layers: readonly { outlineAtMm: readonly number[] }[],
-): Polygon[][] {
+): Generator<undefined, Polygon[][]> {
   const { inside } = map;
-  const traced = inside
-    ? layers.map(({ outlineAtMm }) => footprints(withValues(target, reachOf(target, inside, outlineAtMm)), [0])[0])
-    : footprints(
-        target,
-        layers.map(({ outlineAtMm }) => outlineHeight(outlineAtMm[0])),
-      );
-  if (!ground.coverage) return traced;
-  return traced.map((pieces) => nestRings(clipRings(ringsOf(pieces), ground.outline)));
+  const found: Polygon[][] = [];
+  for (const { outlineAtMm } of layers) {
+    const [pieces] = inside
+      ? footprints(withValues(target, reachOf(target, inside, outlineAtMm)), [0])
+      : footprints(target, [outlineHeight(outlineAtMm[0])]);
+    found.push(ground.coverage ? nestRings(clipRings(ringsOf(pieces), ground.outline)) : pieces);
+    yield;
+  }
+  return found;
 }
 
 /** Not less than nothing where a layer lies: in some area, over its height there. */

@@ -30,26 +30,33 @@ interface Slab {
 
 /**
  * What need not be foam in each layer, from the board up. Rings: all that lies under the layer above, further in than the overlap. A core: all that has a wall of foam
- * all round it and over it. Foam stays as a wall round every room, and as ribs where they are asked for. The top layer is always whole.
+ * all round it and over it. Foam stays as a wall round every room, and as ribs where they are asked for. The top layer is always whole. Yields
+ * between layers.
  */
-export function cutOutsOf(
+export function* cutOutsOf(
   target: Grid,
   outline: Ring,
   slabs: readonly Slab[],
   { kind, wallMm, ribs }: Hollow,
-): Polygon[][] {
+): Generator<undefined, Polygon[][]> {
   if (kind === 'solid') return slabs.map(() => []);
   const deep = kind === 'core' ? deepInside(target, wallMm, outline) : null;
-  return slabs.map(({ footprint, topMm, rooms }, k) => {
-    if (k === slabs.length - 1) return [];
+  const found: Polygon[][] = [];
+  for (const [k, { footprint, topMm, rooms }] of slabs.entries()) {
+    yield;
+    if (k === slabs.length - 1) {
+      found.push([]);
+      break;
+    }
     const over = growRings(ringsOf(slabs[k + 1].footprint), -wallMm);
     const within = growRings(ringsOf(footprint), -wallMm);
     let room = meetRings(over, within);
     if (deep) room = meetRings(room, ringsOf(footprints(deep, [topMm])[0]));
     if (rooms.length && room.length) room = cutRings(room, growRings(rooms, wallMm));
     if (ribs && room.length) room = cutRings(room, ribsOver(room, ribs.everyMm, ribs.widthMm));
-    return nestRings(room).filter((piece) => polygonArea(piece) >= LEAST_ROOM_MM2);
-  });
+    found.push(nestRings(room).filter((piece) => polygonArea(piece) >= LEAST_ROOM_MM2));
+  }
+  return found;
 }
 
 /** Ribs across from front to back and from left to right, counted from the middle of what they cross. */

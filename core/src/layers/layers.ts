@@ -176,14 +176,16 @@ function* layersOf(
   steps: readonly Step[],
   volumes: RoomVolumes,
 ): Generator<undefined, Layer[]> {
-  const outlines = footprintsOf(ground, target.grid, map, steps);
-  const asked = steps.map((step) => {
+  const outlines = yield* footprintsOf(ground, target.grid, map, steps);
+  const asked: ReturnType<typeof roomInLayer>[][] = [];
+  for (const step of steps) {
     const slab = { bottomMm: step.bottomMm, topMm: step.topMm, holds: holdsOf(target.grid, map, step) };
-    return rooms.map((room) => roomInLayer(target.grid, room, slab));
-  });
+    asked.push(rooms.map((room) => roomInLayer(target.grid, room, slab)));
+    if (rooms.length) yield;
+  }
   yield;
   const hollow = project.stacking.hollow;
-  const cutOuts = cutOutsOf(
+  const cutOuts = yield* cutOutsOf(
     target.grid,
     ground.outline,
     steps.map((step, k) => ({
@@ -197,10 +199,12 @@ function* layersOf(
     hollow,
   );
   yield;
-  const kept = steps.map((_, k) => {
+  const kept: Polygon[][] = [];
+  for (const [k, outline] of outlines.entries()) {
     const gone = [...ringsOf(cutOuts[k]), ...asked[k].flatMap(({ through }) => through)];
-    return gone.length ? nestRings(cutRings(ringsOf(outlines[k]), gone)) : outlines[k];
-  });
+    kept.push(gone.length ? nestRings(cutRings(ringsOf(outline), gone)) : outline);
+    if (gone.length) yield;
+  }
   const layers: Layer[] = [];
   for (const [k, step] of steps.entries()) {
     yield;

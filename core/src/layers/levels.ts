@@ -56,34 +56,35 @@ const FLUSH_WORK_MM = 0.3;
 
 /**
  * Every height that items ask for, with where its foam must end; those off the base are left out, as are flats of which nothing is left under
- * what was built on them.
+ * what was built on them. Yields between items.
  */
-export function levelPlaces(
+export function* levelPlaces(
   heights: HeightsAre,
   items: readonly (Mark | Landform)[],
   built: readonly Built[],
   ground: Grid,
   target: Grid,
   map: Pick<AreaMap, 'node'>,
-): LevelPlace[] {
-  return items
-    .flatMap((item) => {
-      const is = heightIs(heights, item);
-      return wantedBy(item, built, is === 'foam' ? target : ground).map((wanted) => ({ ...wanted, is }));
-    })
-    .flatMap(({ item, part, wantedMm, places, finished, is }) => {
+): Generator<undefined, LevelPlace[]> {
+  const found: LevelPlace[] = [];
+  for (const item of items) {
+    const is = heightIs(heights, item);
+    for (const { part, wantedMm, places, finished } of wantedBy(item, built, is === 'foam' ? target : ground)) {
       const middle = middleOf(places, target);
-      if (!middle) return [];
+      if (!middle) continue;
       const over = is === 'foam' && !finished ? middleOf(places, ground) : null;
-      return {
+      found.push({
         itemId: item.id,
         part,
         heightIs: is,
         wantedMm: over?.mm ?? wantedMm,
         targetMm: middle.mm,
         area: areaAt(map, target, middle.at[0], middle.at[1]),
-      };
-    });
+      });
+    }
+    yield;
+  }
+  return found;
 }
 
 /** The levels table: one row a height that something on the base asks for, highest first. */

@@ -1,7 +1,7 @@
 import { forEachCellIn } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { askables, bulkMm, type Coat, type Project, recipeOf, type When } from '../project/index.ts';
-import { type Ask, asks, OFF_BASE, readingsOf, type ZonesRead } from '../zones/index.ts';
+import { type Ask, asks, OFF_BASE, readingsFor, type ZonesRead } from '../zones/index.ts';
 
 /** How thick the skin is where: `thicknessMm[k]` at the nodes of class k; `node` is null where it is the same everywhere. */
 export interface SkinField {
@@ -32,7 +32,8 @@ const unlimited = (when: When) => askables.every((what) => when[what] === null);
  * more than eight thicknesses are rounded until eight are left.
  */
 export function* wornOf(project: Wearer, ground: Ground, { zones, map }: ZonesRead): Generator<undefined, Worn> {
-  const readings = readingsOf(project, ground);
+  const coats = zones.flatMap((zone) => recipeOf(project, zone.recipe).coats);
+  const readings = yield* readingsFor(project, ground, coats);
   const everything: Ask = () => true;
   const worn = zones.map((zone): WornZone & { holds: Ask[]; bulk: number[]; limited: boolean } => {
     const recipe = recipeOf(project, zone.recipe);

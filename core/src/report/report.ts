@@ -99,6 +99,7 @@ export function* reportOf(
   const skinMl = ground.volumeMl - target.volumeMl;
   yield;
   const fit = fitOf(project, ground, laid, spans, set.tiles);
+  yield;
   const mass = massOf(project, surface.planMm2, chosen.plan, laid, chosen.takeoff);
   const balance = balanceOf(
     project.support,
@@ -155,6 +156,15 @@ export function* reportOf(
       handsOnMin: days.handsOnMin,
     })),
   };
+  yield;
+  const bySchool: SchoolReport[] = [];
+  for (const school of worked) {
+    bySchool.push(schoolReport(project, school));
+    yield;
+  }
+  const stack = { ...schoolReport(project, chosen), ...choiceReport(project, choice.chosen), way: land.way };
+  yield;
+  const findings = yield* findingsFor(view);
   const pair = ([x, y]: Point): [number, number] => [x, y];
   const report: PlanReport = {
     format: 'hosket-plan',
@@ -216,8 +226,8 @@ export function* reportOf(
     frame: frameOf(project.base),
     target: { volumeMl: target.volumeMl, skinMl, highestMm: target.curve.highestMm },
     chosen: chosen.plan.school,
-    schools: worked.map((school) => schoolReport(project, school)),
-    stack: { ...schoolReport(project, chosen), ...choiceReport(project, choice.chosen), way: land.way },
+    schools: bySchool,
+    stack,
     moves: null,
     front: {
       complete: choice.complete,
@@ -235,7 +245,7 @@ export function* reportOf(
     tasks: chosen.days.tasks,
     wedges: land.wedges,
     finish: chosen.days.finish,
-    findings: yield* findingsFor(view),
+    findings,
   };
   return { report, view };
 }

@@ -28,13 +28,8 @@ export function landFor(project: Project, ground: Ground, given?: Target) {
   const worn = toEnd(wornOf(project, ground, zones));
   const target = given ?? targetOf(ground, worn.skin);
   const map = areasOf(project, ground, zones);
-  const levels = levelPlaces(
-    project.heights,
-    [...project.marks, ...project.landforms],
-    ground.built,
-    ground.grid,
-    target.grid,
-    map,
+  const levels = toEnd(
+    levelPlaces(project.heights, [...project.marks, ...project.landforms], ground.built, ground.grid, target.grid, map),
   );
   const rooms = roomsOf(project, ground, layIn(project, ground, target));
   return {

@@ -7,8 +7,8 @@ import {
   nearestValue,
   smoothed,
 } from '../geometry/index.ts';
-import { beneaths, type Ground, thinnedTo, wetnessOf } from '../ground/index.ts';
-import { type Askable, isLaid, type Project, runOf } from '../project/index.ts';
+import { beneaths, type Ground, thinnedTo, wetnessIn } from '../ground/index.ts';
+import { type Askable, askables, isLaid, type Project, runOf } from '../project/index.ts';
 
 /** Finer than this distances and wetness need not be. */
 const MOST_NODES = 60_000;
@@ -31,19 +31,30 @@ export function shadePercent(slopeX: number, slopeY: number): number {
   return 100 * (1 - Math.max(0, lit));
 }
 
-/** The readings of a finished ground, each made when it is first asked for. */
-export function readingsOf(project: Pick<Project, 'landforms' | 'laid'>, ground: Ground): (what: Askable) => Reading {
+/** The readings of a finished ground that some conditions ask for, each made once. Yields between pieces of work. */
+export function* readingsFor(
+  project: Pick<Project, 'landforms' | 'laid'>,
+  ground: Ground,
+  asked: readonly { when: Record<Askable, unknown> }[],
+): Generator<undefined, (what: Askable) => Reading> {
   const known = new Map<Askable, Reading>();
+  for (const what of askables) {
+    if (!asked.some(({ when }) => when[what])) continue;
+    known.set(what, yield* readingOf(what, project, ground));
+    yield;
+  }
   return (what) => {
-    const before = known.get(what);
-    if (before) return before;
-    const made = readingOf(what, project, ground);
-    known.set(what, made);
-    return made;
+    const reading = known.get(what);
+    if (!reading) throw new Error(`${what} was not among the conditions`);
+    return reading;
   };
 }
 
-function readingOf(what: Askable, project: Pick<Project, 'landforms' | 'laid'>, ground: Ground): Reading {
+function* readingOf(
+  what: Askable,
+  project: Pick<Project, 'landforms' | 'laid'>,
+  ground: Ground,
+): Generator<undefined, Reading> {
   switch (what) {
     case 'slope':
       return (_x, _y, _z, slopeX, slopeY) => degrees(slopeX, slopeY);
@@ -53,14 +64,16 @@ function readingOf(what: Askable, project: Pick<Project, 'landforms' | 'laid'>, 
       return (_x, _y, _z, slopeX, slopeY) => shadePercent(slopeX, slopeY);
     case 'wetness': {
       // On flats the way of water from node to node is chance: a zone goes by what it is round about.
-      const wet = smoothed(wetnessOf(ground.grid, ground.outline), WET_OVER_MM);
+      const wet = smoothed(yield* wetnessIn(ground.grid, ground.outline), WET_OVER_MM);
       return (x, y) => nearestValue(wet, x, y);
     }
     case 'edge':
       return (x, y) => distanceToEdge(ground.outline, x, y);
     default: {
       const lattice = thinnedTo(MOST_NODES, ground.grid);
-      const far = { ...lattice, values: distanceTo(lattice, setOf(what, project, ground, lattice)) };
+      const set = setOf(what, project, ground, lattice);
+      yield;
+      const far = { ...lattice, values: distanceTo(lattice, set) };
       return (x, y) => nearestValue(far, x, y);
     }
   }

@@ -1,4 +1,4 @@
-export { readingsOf } from './fields.ts';
+export { readingsFor } from './fields.ts';
 export { type Suggestion, suggestedZones } from './suggest.ts';
 export {
   type Ask,

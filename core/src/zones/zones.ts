@@ -12,7 +12,7 @@ import {
   runOf,
   type Zones,
 } from '../project/index.ts';
-import { type Reading, readingsOf } from './fields.ts';
+import { type Reading, readingsFor } from './fields.ts';
 
 /** How much of the base a zone covers. */
 export interface ZoneArea {
@@ -83,16 +83,11 @@ const CELLS_EACH = 8000;
 export function* zonesFor(project: Zoned, ground: Ground): Generator<undefined, ZonesRead> {
   const { grid, coverage } = ground;
   const across = grid.columns - 1;
-  const readings = readingsOf(project, ground);
+  const readings = yield* readingsFor(project, ground, project.zones.rules);
   const patches = project.patches.slice(0, MOST_ZONES / 2).map((patch) => {
     const ring = runOf(patch);
     return { patch, ring, box: boundsOf(ring) };
   });
-  for (const what of askables)
-    if (project.zones.rules.some(({ when }) => when[what])) {
-      readings(what);
-      yield;
-    }
   const rules = project.zones.rules
     .slice(0, MOST_ZONES - patches.length - 1)
     .map((rule) => ({ rule, holds: asks(rule.when, readings) }));

@@ -41,7 +41,7 @@ export function forEachNode(
 type Visit = (w: number, distanceMm: number, alongMm: number, side: number) => void;
 
 /** So many nodes are looked at between two yields. */
-const NODES_EACH = 40_000;
+const NODES_EACH = 20_000;
 
 /** Walks the stretches of a line over the nodes within reach of each: distance to it, place along the whole line, and which side (left is 1). */
 function* overStretches(

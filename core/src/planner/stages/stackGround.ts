@@ -9,15 +9,16 @@ import { target } from './target.ts';
 const levels = stage({
   name: 'levels',
   needs: { ground, target, areas },
-  run: ({ input: { project }, needs }) =>
-    levelPlaces(
+  *run({ input: { project }, needs }) {
+    return yield* levelPlaces(
       project.heights,
       [...project.marks, ...project.landforms],
       needs.ground.built,
       needs.ground.grid,
       needs.target.grid,
       needs.areas,
-    ),
+    );
+  },
   byContent: true,
 });
 
