@@ -3,6 +3,7 @@
 const COLUMNS = 121;
 const ROWS = 91;
 const CELL_M = 10;
+const OCTAVES = 5;
 
 /** Places that the stand-in knows by a kind of ground; any other name gets hills. All are invented. */
 export const places: Readonly<Record<string, Kind>> = {
@@ -20,13 +21,23 @@ function noiseAt(seed: number, i: number, j: number): number {
   return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
 }
 
-/** Smooth noise: corners of a lattice, eased between. */
-function smoothNoise(seed: number, x: number, y: number): number {
-  const [i, j] = [Math.floor(x), Math.floor(y)];
-  const ease = (t: number) => t * t * (3 - 2 * t);
-  const [a, b] = [ease(x - i), ease(y - j)];
-  const at = (di: number, dj: number) => noiseAt(seed, i + di, j + dj);
-  return (1 - b) * ((1 - a) * at(0, 0) + a * at(1, 0)) + b * ((1 - a) * at(0, 1) + a * at(1, 1));
+const ease = (t: number) => t * t * (3 - 2 * t);
+
+/** Smooth noise over 0..across by 0..away: corners of a lattice, each worked out once, eased between. */
+function smoothNoise(seed: number, across: number, away: number): (x: number, y: number) => number {
+  const columns = across + 2;
+  const corners = Float64Array.from({ length: columns * (away + 2) }, (_, n) =>
+    noiseAt(seed, n % columns, Math.floor(n / columns)),
+  );
+  return (x, y) => {
+    const [i, j] = [Math.floor(x), Math.floor(y)];
+    const [a, b] = [ease(x - i), ease(y - j)];
+    const n = j * columns + i;
+    return (
+      (1 - b) * ((1 - a) * corners[n] + a * corners[n + 1]) +
+      b * ((1 - a) * corners[n + columns] + a * corners[n + columns + 1])
+    );
+  };
 }
 
 const seedOf = (name: string) =>
@@ -37,11 +48,14 @@ function heightsOf(name: string): number[] {
   const seed = seedOf(name);
   const kind =
     Object.entries(places).find(([known]) => known.toLowerCase() === name.trim().toLowerCase())?.[1] ?? 'hills';
+  const octaves = Array.from({ length: OCTAVES }, (_, octave) => {
+    const finer = 2 ** octave;
+    return { finer, noise: smoothNoise(seed + octave, 4 * finer, 3 * finer) };
+  });
   return Array.from({ length: COLUMNS * ROWS }, (_, n) => {
     const [x, y] = [(n % COLUMNS) / (COLUMNS - 1), 1 - Math.floor(n / COLUMNS) / (ROWS - 1)];
     let rough = 0;
-    for (let octave = 0; octave < 5; octave++)
-      rough += smoothNoise(seed + octave, x * 4 * 2 ** octave, y * 3 * 2 ** octave) / 2 ** (octave + 1);
+    for (const { finer, noise } of octaves) rough += noise(x * 4 * finer, y * 3 * finer) / (2 * finer);
     return Math.round(10 * shapeOf(kind, x, y, rough)) / 10;
   });
 }

@@ -3,6 +3,9 @@ import type { Express } from 'express';
 
 /** How many ports after the wanted one are tried when it is taken. */
 const TRIES = 20;
+/** Who sends a request slower than this is not waited for. */
+const LONGEST_REQUEST_MS = 15_000;
+const LONGEST_HEADERS_MS = 10_000;
 
 /** Starts listening on `host` at `wanted`, or at the next free port after it. Gives the server and the port it got. */
 export async function listenNear(
@@ -20,8 +23,11 @@ export async function listenNear(
 function tryPort(app: Express, host: string, port: number): Promise<Server | null> {
   return new Promise((resolve, reject) => {
     const server = app.listen(port, host, (error?: Error) => {
-      if (!error) resolve(server);
-      else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') resolve(null);
+      if (!error) {
+        server.requestTimeout = LONGEST_REQUEST_MS;
+        server.headersTimeout = LONGEST_HEADERS_MS;
+        resolve(server);
+      } else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') resolve(null);
       else reject(error);
     });
   });

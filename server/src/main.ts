@@ -1,8 +1,10 @@
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { heightsInThreads } from './heights.ts';
 import { listenNear } from './listen.ts';
 
 const DEFAULT_PORT = 4870;
+const LONGEST_STOP_MS = 3000;
 const host = process.env.HOST || '127.0.0.1';
 const port = process.env.PORT;
 // An empty one is as good as none; one of blanks alone is a slip.
@@ -11,13 +13,19 @@ const wanted = port ? (port.trim() ? Number(port) : Number.NaN) : DEFAULT_PORT;
 async function start(): Promise<void> {
   if (!Number.isInteger(wanted) || wanted < 0 || wanted > 65535)
     throw new Error(`PORT should be a number from 0 to 65535, not "${port}".`);
-  const app = createApp(fileURLToPath(new URL('../../web/dist', import.meta.url)));
+  const heights = heightsInThreads(new URL('./elevationWorker.js', import.meta.url));
+  const app = createApp(fileURLToPath(new URL('../../web/dist', import.meta.url)), heights);
   const { server, port: got } = await listenNear(app, host, wanted);
   if (wanted !== 0 && got !== wanted) console.log(`Port ${wanted} is taken, using ${got} instead.`);
   console.log(`Hosket is at http://${host.includes(':') ? `[${host}]` : host}:${got}/  (Ctrl+C stops it)`);
+  let stopping = false;
   const stop = () => {
-    server.close(() => process.exit(0));
-    server.closeAllConnections();
+    // What is being answered is answered to its end; a second signal, or too long a wait, ends it all.
+    if (stopping) return server.closeAllConnections();
+    stopping = true;
+    server.close(() => void heights.stop().finally(() => process.exit(0)));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), LONGEST_STOP_MS).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

@@ -1,9 +1,13 @@
+import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
+import { elevationGrid } from './elevation.ts';
+import { TooBusy } from './heights.ts';
 import { listenNear } from './listen.ts';
 
 const dist = mkdtempSync(join(tmpdir(), 'hosket-dist-'));
@@ -82,6 +86,51 @@ describe('the server', () => {
     expect(middle).toBeGreaterThan(Number(cone.text.trim().split('\n').slice(6)[0].split(' ')[0]) + 150);
     expect((await ground('')).status).toBe(400);
     expect((await ground('x'.repeat(200))).status).toBe(400);
+  });
+
+  it('takes nothing in, and asks to wait who asks too much or too often', async () => {
+    const body = await fetch(`${address}/api/health`, { method: 'POST', body: 'x'.repeat(10) });
+    expect(body.status).toBe(413);
+    const busy = createApp(dist, {
+      mostAMinute: 3,
+      heightsOf: async (place) => {
+        if (place === 'much') throw new TooBusy();
+        return 'ncols 1';
+      },
+    });
+    const { server: other, port } = await listenNear(busy, '127.0.0.1', 4960);
+    const ask = async (place: string) => await fetch(`http://127.0.0.1:${port}/api/elevation?place=${place}`);
+    const much = await ask('much');
+    expect([much.status, much.headers.get('retry-after')]).toEqual([503, '5']);
+    expect([(await ask('a')).status, (await ask('b')).status]).toEqual([200, 200]);
+    const often = await ask('c');
+    expect([often.status, await often.json()]).toEqual([
+      429,
+      { error: 'Too many questions at once. Wait a minute and ask again.' },
+    ]);
+    // The page itself is always given.
+    expect((await fetch(`http://127.0.0.1:${port}/`)).status).toBe(200);
+    await new Promise((done) => other.close(done));
+  });
+
+  it('as it is built: 200 heights at once, each right; told to stop, it answers what it was asked and goes', async () => {
+    const built = fileURLToPath(new URL('../dist/main.js', import.meta.url));
+    const child = spawn(process.execPath, [built], { env: { ...process.env, PORT: '0' }, stdio: 'pipe' });
+    const ended = new Promise<number | null>((done) => child.on('exit', done));
+    const said = await new Promise<string>((done, fail) => {
+      child.stdout.once('data', (data: Buffer) => done(String(data)));
+      child.stderr.once('data', (data: Buffer) => fail(new Error(String(data))));
+    });
+    const at = /http:\/\/\S+/.exec(said)?.[0];
+    const ask = async (place: string) => await (await fetch(`${at}api/elevation?place=${place}`)).text();
+    const names = Array.from({ length: 200 }, (_, k) => `place-${k}`);
+    const got = await Promise.all(names.map(ask));
+    expect(got.every((text, k) => text === elevationGrid(names[k]))).toBe(true);
+    const last = Promise.all(names.slice(0, 20).map(ask));
+    await ask('now');
+    child.kill('SIGTERM');
+    expect((await last).every((text, k) => text === got[k])).toBe(true);
+    expect(await ended).toBe(0);
   });
 
   it('takes a free port near a taken one', async () => {
