@@ -61,7 +61,7 @@ export function install() {
   const manifests = [
     'package.json',
     'package-lock.json',
-    ...['core', 'cli', 'server', 'web', 'e2e', 'bench'].map((name) => `${name}/package.json`),
+    ...['core', 'formats', 'cli', 'server', 'web', 'e2e', 'bench'].map((name) => `${name}/package.json`),
   ];
   unlessSame('install', manifests, 'node_modules/.package-lock.json', () => {
     console.log('Installing packages...');

@@ -1,6 +1,7 @@
 import fontkit from '@cantoo/fontkit';
 import { degrees, LineCapStyle, PDFDocument, type PDFFont, type PDFPage, rgb } from '@cantoo/pdf-lib';
 import type { Page, Pen, Stroke, Words } from '@hosket/core';
+import { printable } from './printable.ts';
 
 /** One typographic point is 1/72 inch of 25.4 mm (ISO 32000-1, 8.3.2.3). */
 export const POINTS_PER_MM = 72 / 25.4;
@@ -32,7 +33,7 @@ export interface PdfFonts {
 export async function writePdf(pages: readonly Page[], title: string, fonts: PdfFonts): Promise<Uint8Array> {
   const file = await PDFDocument.create();
   file.registerFontkit(fontkit);
-  file.setTitle(title);
+  file.setTitle(printable(title));
   file.setCreator('Hosket');
   file.setProducer('Hosket');
   // No clock: a template says what it is of, not when it was printed.
@@ -67,7 +68,7 @@ function drawStroke(page: PDFPage, { pen, points, closed }: Stroke): void {
 function drawWords(page: PDFPage, { at: [x, y], text, sizeMm, align, turn = 0 }: Words, font: PDFFont): void {
   const size = pt(sizeMm);
   const known = setOf(font);
-  const shown = [...text].map((sign) => (known.has(sign.codePointAt(0) ?? 0) ? sign : '?')).join('');
+  const shown = [...printable(text)].map((sign) => (known.has(sign.codePointAt(0) ?? 0) ? sign : '?')).join('');
   const back = align === 'middle' ? font.widthOfTextAtSize(shown, size) / 2 : 0;
   page.drawText(shown, { x: pt(x) - back, y: pt(y), size, font, rotate: degrees(turn) });
 }

@@ -1,5 +1,6 @@
 import type { BedReport, Point } from '@hosket/core';
 import { DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf';
+import { printable, xmlText } from './printable.ts';
 
 /** What lines of a sheet's file are for; each is a layer of its own. Colours by number (DXF) and in the SVG. */
 const kinds = {
@@ -41,7 +42,8 @@ export function sheetDxf(bed: BedReport): string {
       points.map(([x, y]) => ({ point: point2d(x, y) })),
       { layerName: kind, flags: LWPolylineFlags.Closed },
     );
-  for (const { text, at } of labelsOf(bed)) writer.addText(point3d(at[0], at[1], 0), 6, text, { layerName: 'labels' });
+  for (const { text, at } of labelsOf(bed))
+    writer.addText(point3d(at[0], at[1], 0), 6, printable(text), { layerName: 'labels' });
   return writer.stringify();
 }
 
@@ -61,7 +63,7 @@ export function sheetSvg(bed: BedReport): string {
       return `  <g id="${kind}" fill="none" stroke="${kinds[kind].svg}" stroke-width="0.1">\n${paths}\n  </g>`;
     });
   const words = labelsOf(bed)
-    .map(({ text, at }) => `    <text x="${number(at[0])}" y="${number(height - at[1])}">${text}</text>`)
+    .map(({ text, at }) => `    <text x="${number(at[0])}" y="${number(height - at[1])}">${xmlText(text)}</text>`)
     .join('\n');
   groups.push(`  <g id="labels" fill="${kinds.labels.svg}" font-size="6" text-anchor="middle">\n${words}\n  </g>`);
   return [

@@ -1,15 +1,13 @@
 import { strToU8, zipSync } from 'fflate';
+import { xmlText } from './printable.ts';
 import type { Solid } from './solids.ts';
-
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
 
 /** Bodies as a 3MF package (3MF Core Specification 1.2), in millimetres, an object for each. */
 export function writeThreeMf(title: string, solids: readonly Solid[]): Uint8Array {
   const number = (value: number) => String(Number(value.toFixed(4)));
   const objects = solids.map(({ name, corners, faces }, k) =>
     [
-      `    <object id="${k + 1}" name="${escaped(name)}" type="model"><mesh>`,
+      `    <object id="${k + 1}" name="${xmlText(name)}" type="model"><mesh>`,
       `      <vertices>${corners.map(([x, y, z]) => `<vertex x="${number(x)}" y="${number(y)}" z="${number(z)}"/>`).join('')}</vertices>`,
       `      <triangles>${faces.map(([a, b, c]) => `<triangle v1="${a}" v2="${b}" v3="${c}"/>`).join('')}</triangles>`,
       '    </mesh></object>',
@@ -18,7 +16,7 @@ export function writeThreeMf(title: string, solids: readonly Solid[]): Uint8Arra
   const model = [
     '<?xml version="1.0" encoding="UTF-8"?>',
     '<model unit="millimeter" xml:lang="en" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02">',
-    `  <metadata name="Title">${escaped(title)}</metadata>`,
+    `  <metadata name="Title">${xmlText(title)}</metadata>`,
     '  <resources>',
     ...objects,
     '  </resources>',
