@@ -11,7 +11,14 @@ export default defineConfig({
   timeout: 900_000,
   expect: { timeout: 90_000 },
   reporter: [['list']],
-  use: { viewport: { width: 1280, height: 800 }, launchOptions, actionTimeout: 90_000, screenshot: 'only-on-failure' },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    // Each page would fetch the whole application once more; `offline.spec.ts` allows it.
+    serviceWorkers: 'block',
+    launchOptions,
+    actionTimeout: 90_000,
+    screenshot: 'only-on-failure',
+  },
   projects: [
     { name: 'pages', testIgnore: 'model.spec.ts' },
     // Drawing by software costs every page three times its time, so the model has a browser of its own.

@@ -9,10 +9,12 @@ import './styles.css';
 import { startAutosave } from './store/autosave.ts';
 import { emptyTrash } from './store/listing.ts';
 import { storageStore } from './store/storage.ts';
+import { keepApplication } from './store/updates.ts';
 import { startDrafting } from './worker/draftStore.ts';
 import { startPlanning } from './worker/planStore.ts';
 
 const CLEAR_AFTER_MS = 15_000;
+const KEEP_AFTER_MS = 1000;
 
 // What works behind the pages begins once it is known where projects are kept, before the first page is drawn.
 const wait = storageStore.subscribe(({ storage }) => {
@@ -23,6 +25,7 @@ const wait = storageStore.subscribe(({ storage }) => {
   setTimeout(() => emptyTrash(Date.now()).catch(() => {}), CLEAR_AFTER_MS);
   startPlanning();
   startDrafting();
+  setTimeout(keepApplication, KEEP_AFTER_MS);
 });
 
 const root = document.getElementById('root');

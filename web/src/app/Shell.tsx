@@ -21,6 +21,7 @@ import { Missing } from './Missing.tsx';
 import { Projects } from './Projects.tsx';
 import { useShell } from './shellStore.ts';
 import { TopLine } from './TopLine.tsx';
+import { UpdateNotice } from './UpdateNotice.tsx';
 
 /** Puts the project of the address on the bench, then lays the page out round it: line, core, view with take-off, section. */
 export function Shell() {
@@ -166,6 +167,7 @@ function Bench({ projectId }: { projectId: string }) {
         <TopLine />
         <SittingNotice />
         <PenNotice />
+        <UpdateNotice />
         <DemoNotice />
       </div>
       <Core />
