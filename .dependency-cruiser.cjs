@@ -89,10 +89,11 @@ module.exports = {
     },
     {
       name: 'formats-by-its-face',
-      comment: 'The PDF writer is a face of its own: its library is large, and is loaded only for it.',
+      comment:
+        'The PDF writer is a face of its own: its library is large, and is loaded only for it. So are limits and what becomes of layers: they bring no reader with them.',
       severity: 'error',
       from: { path: '^(cli|web|server|e2e)/' },
-      to: { path: '^formats/src/', pathNot: '^formats/src/(index|pdf)\\.ts$' },
+      to: { path: '^formats/src/', pathNot: '^formats/src/(index|pdf|limits|mapping)\\.ts$' },
     },
     { name: 'no-unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.css$' } },
   ],

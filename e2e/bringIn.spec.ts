@@ -161,7 +161,7 @@ test('files that cannot be taken say why and what to do, and nothing is lost', a
   await expect(alert).toContainText('too large');
   await choose(app, 'damaged.png', 'this is no picture');
   await dialog.getByRole('button', { name: 'Lay it under the plan' }).click();
-  await expect(alert).toContainText('damaged.png cannot be shown as a picture');
+  await expect(alert).toContainText('damaged.png cannot be shown as a picture.');
   await choose(
     app,
     'evil.svg',
@@ -173,4 +173,51 @@ test('files that cannot be taken say why and what to do, and nothing is lost', a
   expect(await page.locator('script:not([src])').count()).toBe(0);
   await page.keyboard.press('Escape');
   await expect(app.mark('Spot height 1')).toContainText('33');
+});
+
+test('a file that takes long can be stopped, and one made to hurt is refused; the page goes on', async ({
+  app,
+  page,
+}) => {
+  await app.startOwn('Patient');
+  const dialog = page.getByRole('dialog', { name: 'Bring in' });
+  await choose(
+    app,
+    'corners.dxf',
+    [
+      '0',
+      'SECTION',
+      '2',
+      'ENTITIES',
+      '0',
+      'LWPOLYLINE',
+      '8',
+      'a',
+      '90',
+      '99999999',
+      '10',
+      '1',
+      '20',
+      '2',
+      '10',
+      '9',
+      '20',
+      '9',
+      '0',
+      'ENDSEC',
+      '0',
+      'EOF',
+    ].join('\n'),
+  );
+  await expect(dialog).toContainText('1 lines on 1 layer');
+  await choose(app, 'steps.dxf', '0\nSECTION\n2\nENTITIES\nhm\n1\n0\nEOF\n');
+  await expect(dialog.getByRole('alert')).toContainText('line 5: "hm" stands where a group code belongs.');
+  const path = Array.from({ length: 390_000 }, (_, k) => `L${k % 997} ${(k * 7) % 983}`).join('');
+  await choose(app, 'long.svg', `<svg width="10mm" viewBox="0 0 10 10"><path d="M0 0${path}"/></svg>`);
+  await dialog.getByRole('progressbar', { name: 'Reading long.svg' }).waitFor();
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('long.svg was not read: it was stopped.');
+  // The next one is read as if nothing had been.
+  await choose(app, 'line.svg', '<svg width="10mm" viewBox="0 0 10 10"><path d="M0 0L9 9"/></svg>');
+  await expect(dialog).toContainText('line.svg: 1 lines on 1 layer');
 });

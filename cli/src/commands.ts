@@ -110,7 +110,9 @@ export async function carryOut(
   else if (command === 'sheet') store(out, await onPaper(project, planned, system), output);
   else if (command === 'shopping') {
     const { writeShoppingCsv } = await import('@hosket/formats');
-    output.out(writeShoppingCsv(wholeList(project, report), (line) => sayBuy(line, system), semicolons));
+    const list = wholeList(project, report);
+    const packs = list.shopping.map((line) => sayBuy(line, system));
+    output.out(writeShoppingCsv(list, packs, semicolons));
   } else if (json) output.out(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
   else output.out(planText(project, report, system));
   return stopped ? code.stopped : code.ok;

@@ -35,7 +35,10 @@ export interface HeightGrid {
 }
 
 /** The box round a drawing. */
-export function boxOfDrawing({ lines }: PlanDrawing): [number, number, number, number] {
+export const boxOfDrawing = ({ lines }: PlanDrawing): [number, number, number, number] => boxOfLines(lines);
+
+/** The box round lines; nothing at 0, 0 where there is none. */
+export function boxOfLines(lines: readonly { points: Point[] }[]): [number, number, number, number] {
   const points = lines.flatMap((line) => line.points);
   return points.length ? boundsOf(points) : [0, 0, 0, 0];
 }
@@ -61,3 +64,25 @@ export function closedIfItIs(points: readonly Point[]): { points: Point[]; close
 }
 
 export const counted = (count: number, one: string, more: string): string => `${count} ${count === 1 ? one : more}`;
+
+/** A plan of more layers than this cannot be told what each is to be. */
+const MOST_LAYERS = 150;
+const OTHERS = 'all other layers';
+
+/** A drawing with no more layers than can be told apart: those of the fewest lines become one. */
+export function withFewLayers(drawing: PlanDrawing): PlanDrawing {
+  const counts = new Map<string, number>();
+  for (const { layer } of drawing.lines) counts.set(layer, (counts.get(layer) ?? 0) + 1);
+  if (counts.size <= MOST_LAYERS) return drawing;
+  const kept = new Set(
+    [...counts]
+      .sort(([, a], [, b]) => b - a)
+      .slice(0, MOST_LAYERS - 1)
+      .map(([layer]) => layer),
+  );
+  return {
+    ...drawing,
+    lines: drawing.lines.map((line) => (kept.has(line.layer) ? line : { ...line, layer: OTHERS })),
+    notes: [...drawing.notes, `Of ${counts.size} layers the ${counts.size - kept.size} smallest were taken as one.`],
+  };
+}

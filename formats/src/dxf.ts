@@ -1,6 +1,7 @@
 import { bad, good, type Point, type Result } from '@hosket/core';
 import DxfParser from 'dxf-parser';
-import { closedIfItIs, counted, type DrawnLine, type PlanDrawing, thinned } from './drawing.ts';
+import { closedIfItIs, counted, type DrawnLine, type PlanDrawing, thinned, withFewLayers } from './drawing.ts';
+import { MOST_POINTS, tooManyPoints } from './limits.ts';
 
 /** Millimetres of one unit by the header's $INSUNITS (DXF reference, from memory). */
 const units: Readonly<Record<number, { name: string; mm: number }>> = {
@@ -44,11 +45,61 @@ interface Entity {
 /** Chords of curves stay this near to them, as a share of the radius. */
 const STEPS_PER_TURN = 72;
 
+/** What the values of group codes may be (DXF reference, group code value types, from memory). */
+const knownCode = (code: number): boolean =>
+  (code >= 0 && code <= 149) ||
+  (code >= 160 && code <= 179) ||
+  (code >= 210 && code <= 239) ||
+  (code >= 270 && code <= 481) ||
+  code === 999 ||
+  (code >= 1000 && code <= 1071) ||
+  (code >= -5 && code < 0);
+
+/**
+ * Looks through the pairs of a DXF before it is parsed: a line of pairs that got out of step sends a parser round in circles, and a vertex count that
+ * promises too much makes it wait for what never comes. Gives the text with each count as it is.
+ */
+function checkedDxf(text: string): Result<string> {
+  const lines = text.split(/\r\n|\r|\n/g);
+  let [countAt, points, all, polyline] = [-1, 0, 0, false];
+  const settle = () => {
+    if (countAt >= 0) lines[countAt] = String(points);
+    countAt = -1;
+  };
+  for (let k = 0; k + 1 < lines.length; k += 2) {
+    const code = Number(lines[k]);
+    if (lines[k].trim() === '' || !Number.isInteger(code) || !knownCode(code))
+      return bad(
+        'dxf',
+        `line ${k + 1}`,
+        `"${lines[k].trim().slice(0, 40)}" stands where a group code belongs.`,
+        'The file is damaged or no text DXF: save it again.',
+      );
+    if (code === 0) {
+      settle();
+      points = 0;
+      polyline = lines[k + 1].trim() === 'LWPOLYLINE';
+      if (lines[k + 1].trim() === 'EOF') return good(lines.join('\n'));
+    } else if (code === 10) {
+      points++;
+      if (++all > MOST_POINTS) return tooManyPoints('ENTITIES');
+    } else if (code === 90 && polyline && points === 0) countAt = k + 1;
+  }
+  return bad(
+    'dxf',
+    '(whole file)',
+    'The DXF file ends before its end (no EOF).',
+    'It may be cut short: save it again.',
+  );
+}
+
 /** Reads the lines, curves and points of a DXF drawing; units from its header. */
 export function readDxf(text: string): Result<PlanDrawing> {
+  const checked = checkedDxf(text);
+  if (!checked.ok) return checked;
   let document: ReturnType<DxfParser['parseSync']>;
   try {
-    document = new DxfParser().parseSync(text);
+    document = new DxfParser().parseSync(checked.value);
   } catch (error) {
     return bad(
       'dxf',
@@ -84,7 +135,7 @@ export function readDxf(text: string): Result<PlanDrawing> {
   const notes = [...skipped].map(([type, count]) => `${counted(count, `${type} was`, `${type} were`)} left out.`);
   if (!unit) notes.push('The drawing does not say what its units are: say how large it is to be.');
   else if (unit.mm !== 1) notes.push(`The drawing is in units of one ${unit.name}, which is ${unit.mm} mm.`);
-  return good({ lines, unitMm: unit?.mm ?? null, unit: unit?.name ?? 'unit of the drawing', notes });
+  return good(withFewLayers({ lines, unitMm: unit?.mm ?? null, unit: unit?.name ?? 'unit of the drawing', notes }));
 }
 
 function lineOf(entity: Entity): DrawnLine | null {

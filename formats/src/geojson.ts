@@ -1,5 +1,14 @@
 import { bad, good, type Point, type Result, readJson } from '@hosket/core';
-import { closedIfItIs, counted, type DrawnLine, type PlanDrawing, thinned } from './drawing.ts';
+import {
+  boxOfLines,
+  closedIfItIs,
+  counted,
+  type DrawnLine,
+  type PlanDrawing,
+  thinned,
+  withFewLayers,
+} from './drawing.ts';
+import { MOST_DEPTH, MOST_POINTS, tooDeep, tooManyPoints } from './limits.ts';
 
 /** Metres of one degree of latitude on a ball of the Earth's mean radius (6 371 008.8 m, from memory). */
 const METRES_PER_DEGREE = (Math.PI * 6_371_008.8) / 180;
@@ -19,7 +28,7 @@ export function readGeoJson(text: string): Result<PlanDrawing> {
   if (!isObject(document) || typeof document.type !== 'string')
     return bad('geojson', 'type', 'The file is no GeoJSON: it has no "type".', 'Choose a *.geojson file (RFC 7946).');
   const lines: DrawnLine[] = [];
-  const skipped = { places: 0, kinds: new Set<string>() };
+  const skipped: Skipped = { places: 0, kinds: new Set(), points: 0, deep: false };
   const features = document.type === 'FeatureCollection' ? document.features : [document];
   if (!Array.isArray(features))
     return bad('geojson', 'features', 'The feature collection has no features.', 'Export it again.');
@@ -27,8 +36,11 @@ export function readGeoJson(text: string): Result<PlanDrawing> {
     if (!isObject(feature)) return;
     const [geometry, properties] =
       feature.type === 'Feature' ? [feature.geometry, feature.properties] : [feature, null];
-    gather(geometry, plainProperties(properties), `feature ${k + 1}`, lines, skipped);
+    if (skipped.points <= MOST_POINTS)
+      gather(geometry, plainProperties(properties), `feature ${k + 1}`, lines, skipped, 0);
   });
+  if (skipped.deep) return tooDeep('features');
+  if (skipped.points > MOST_POINTS) return tooManyPoints('features');
   if (!lines.length)
     return bad('empty', 'features', 'There is no line, area or point in the file.', 'Choose a file that has some.');
   const notes = [
@@ -37,7 +49,7 @@ export function readGeoJson(text: string): Result<PlanDrawing> {
       : []),
     ...[...skipped.kinds].map((kind) => `"${kind}" is no geometry of GeoJSON; it was left out.`),
   ];
-  return good(placed(lines, notes));
+  return good(withFewLayers(placed(lines, notes)));
 }
 
 function plainProperties(properties: unknown): DrawnLine['properties'] {
@@ -52,6 +64,10 @@ function plainProperties(properties: unknown): DrawnLine['properties'] {
 interface Skipped {
   places: number;
   kinds: Set<string>;
+  /** So many points were taken. */
+  points: number;
+  /** Whether collections stood deeper in one another than can be followed. */
+  deep: boolean;
 }
 
 function gather(
@@ -60,8 +76,13 @@ function gather(
   layer: string,
   lines: DrawnLine[],
   skipped: Skipped,
+  depth: number,
 ): void {
   if (!isObject(geometry)) return;
+  if (depth > MOST_DEPTH) {
+    skipped.deep = true;
+    return;
+  }
   const { type, coordinates } = geometry;
   const list = Array.isArray(coordinates) ? coordinates : [];
   const named = String(properties.layer ?? properties.name ?? properties.kind ?? layer);
@@ -71,6 +92,7 @@ function gather(
       skipped.places++;
       return;
     }
+    skipped.points += read.points.length;
     lines.push({ layer: named, points: read.points, closed, elevation: read.elevation, properties });
   };
   const ring = (positions: unknown) => add(Array.isArray(positions) ? positions.slice(0, -1) : positions, true);
@@ -95,7 +117,7 @@ function gather(
       break;
     case 'GeometryCollection':
       for (const part of Array.isArray(geometry.geometries) ? geometry.geometries : [])
-        gather(part, properties, layer, lines, skipped);
+        gather(part, properties, layer, lines, skipped, depth + 1);
       break;
     default:
       skipped.kinds.add(String(type));
@@ -117,18 +139,15 @@ function positionsOf(list: unknown): { points: Point[]; elevation: number | null
 }
 
 function placed(lines: DrawnLine[], notes: string[]): PlanDrawing {
-  const all = lines.flatMap(({ points }) => points);
-  const onEarth = all.every(([x, y]) => Math.abs(x) <= 180 && Math.abs(y) <= 90);
+  const [west, south, east, north] = boxOfLines(lines);
+  const onEarth = west >= -180 && east <= 180 && south >= -90 && north <= 90;
   const closing = (line: DrawnLine): DrawnLine =>
     line.closed || line.points.length < 3 ? line : { ...line, ...closedIfItIs(line.points) };
   if (!onEarth) {
     notes.push('The coordinates are no longitudes and latitudes: they are taken as plain units.');
     return { lines: lines.map(closing), unitMm: null, unit: 'unit of the drawing', notes };
   }
-  const middle = [0, 1].map((axis) => {
-    const values = all.map((point) => point[axis]);
-    return (values.reduce((a, b) => Math.min(a, b)) + values.reduce((a, b) => Math.max(a, b))) / 2;
-  });
+  const middle = [(west + east) / 2, (south + north) / 2];
   const shrink = Math.cos((middle[1] * Math.PI) / 180);
   const flat = ([lon, lat]: Point): Point => [
     (lon - middle[0]) * METRES_PER_DEGREE * shrink,

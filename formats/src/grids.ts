@@ -2,6 +2,7 @@ import { bad, good, type Result, type Terrain, writeHeights } from '@hosket/core
 import { decode } from 'fast-png';
 import { fromArrayBuffer } from 'geotiff';
 import { counted, type HeightGrid } from './drawing.ts';
+import { tooManyHeights } from './limits.ts';
 
 /** A grid larger than this is thinned when it becomes ground: more than a base shows. */
 const MOST_ACROSS = 320;
@@ -9,11 +10,13 @@ const HIGHEST_NUMBER = 65_535;
 
 /** Reads an ESRI ASCII grid: a header of five or six lines, then heights row by row from the far left. */
 export function readAsciiGrid(text: string): Result<HeightGrid> {
-  const words = text.trim().split(/\s+/);
   const header: Record<string, number> = {};
-  let k = 0;
-  for (; k + 1 < words.length && /^[a-z_]+$/i.test(words[k]) && !/^nan$/i.test(words[k]); k += 2)
-    header[words[k].toLowerCase()] = Number(words[k + 1]);
+  const line = /\s*([a-z_]+)[^\S\n]+(\S+)/iy;
+  let from = 0;
+  for (let read = line.exec(text); read && !/^nan$/i.test(read[1]); read = line.exec(text)) {
+    header[read[1].toLowerCase()] = Number(read[2]);
+    from = line.lastIndex;
+  }
   const wrong = (place: string, message: string): Result<HeightGrid> =>
     bad('grid', place, message, 'The header must say ncols, nrows, xllcorner, yllcorner and cellsize.');
   for (const key of ['ncols', 'nrows', 'cellsize']) {
@@ -23,16 +26,26 @@ export function readAsciiGrid(text: string): Result<HeightGrid> {
   const { ncols: columns, nrows: rows, cellsize: cell } = header;
   if (!Number.isInteger(columns) || !Number.isInteger(rows) || columns < 2 || rows < 2)
     return wrong('ncols', `A grid of ${columns} by ${rows} is none.`);
-  const numbers = words.slice(k).map(Number);
-  if (numbers.length !== columns * rows)
+  const large = tooManyHeights(columns, rows);
+  if (large) return large;
+  const values = new Float64Array(columns * rows);
+  const none = header.nodata_value;
+  let count = 0;
+  // One number after another: a list of all words would take ten times the room.
+  const word = /\S+/g;
+  word.lastIndex = from;
+  for (let read = word.exec(text); read; read = word.exec(text)) {
+    const value = Number(read[0]);
+    if (count < values.length) values[count] = value === none ? Number.NaN : value;
+    count++;
+  }
+  if (count !== values.length)
     return bad(
       'grid',
       'heights',
-      `The header promises ${columns} x ${rows} = ${columns * rows} heights; the file has ${numbers.length}.`,
+      `The header promises ${columns} x ${rows} = ${columns * rows} heights; the file has ${count}.`,
       'It may be cut short, or its header belongs to another grid.',
     );
-  const none = header.nodata_value;
-  const values = numbers.map((value) => (value === none ? Number.NaN : value));
   const degrees = cell < 0.1 && Math.abs(header.xllcorner ?? header.xllcenter ?? 1e9) <= 180;
   return finish(values, columns, rows, cell, degrees ? 'degree' : 'metre', degrees ? [inDegrees] : []);
 }
@@ -45,10 +58,12 @@ export async function readGeoTiff(bytes: ArrayBuffer): Promise<Result<HeightGrid
   try {
     const image = await (await fromArrayBuffer(bytes)).getImage();
     const [columns, rows] = [image.getWidth(), image.getHeight()];
+    const large = tooManyHeights(columns, rows);
+    if (large) return large;
     const bands = image.getSamplesPerPixel();
     const [band] = (await image.readRasters({ samples: [0] })) as unknown as ArrayLike<number>[];
     const none = image.getGDALNoData();
-    const values = Array.from(band, (value) => (value === none ? Number.NaN : value));
+    const values = Float64Array.from(band, (value) => (value === none ? Number.NaN : value));
     const keys = image.getGeoKeys();
     const degrees = keys?.GTModelTypeGeoKey === 2;
     const cell = resolutionOf(image);
@@ -78,6 +93,10 @@ function resolutionOf(image: { getResolution: () => number[] }): number | null {
 
 /** Reads a grey picture of 8 or 16 bits as heights: black is low. */
 export function readGreyPng(bytes: Uint8Array): Result<HeightGrid> {
+  // Its first chunk says how large it is (PNG 3rd ed., 11.2.1): unpacked it may be a thousand times the file.
+  const head = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const large = bytes.byteLength >= 24 ? tooManyHeights(head.getUint32(16), head.getUint32(20)) : null;
+  if (large) return large;
   try {
     const { width, height, data, channels, depth } = decode(bytes);
     if (depth < 8)
@@ -88,11 +107,10 @@ export function readGreyPng(bytes: Uint8Array): Result<HeightGrid> {
         'Save it as a grey picture of 8 or 16 bits.',
       );
     const colour = channels >= 3;
-    const values = Array.from({ length: width * height }, (_, n) => {
-      const at = n * channels;
+    const values = new Float64Array(width * height);
+    for (let n = 0, at = 0; n < values.length; n++, at += channels)
       // Brightness by Rec. 709 (from memory) where the picture is coloured.
-      return colour ? 0.2126 * data[at] + 0.7152 * data[at + 1] + 0.0722 * data[at + 2] : data[at];
-    });
+      values[n] = colour ? 0.2126 * data[at] + 0.7152 * data[at + 1] + 0.0722 * data[at + 2] : data[at];
     const notes = [
       ...(colour ? ['The picture is coloured: its brightness was read as height.'] : []),
       ...(depth === 8 ? ['8 bits make 256 heights: smooth it a little, or its steps will show.'] : []),
@@ -110,7 +128,7 @@ export function readGreyPng(bytes: Uint8Array): Result<HeightGrid> {
 
 /** Rows turned round (files begin at the far edge), holes filled from what surrounds them. */
 function finish(
-  values: number[],
+  values: Float64Array,
   columns: number,
   rows: number,
   cell: number,
@@ -132,24 +150,46 @@ function finish(
   return good({ columns, rows, values: turned, cell, unit, notes });
 }
 
-/** Every hole takes the mean of the neighbours that are known, ring by ring inwards. */
+/** Every hole takes the mean of the neighbours that are known, ring by ring inwards: each is looked at once, when its ring comes. */
 function fillHoles(values: Float64Array, columns: number, rows: number): void {
-  let holes = [...values.keys()].filter((n) => !Number.isFinite(values[n]));
-  while (holes.length) {
-    const filled: [number, number][] = [];
-    for (const n of holes) {
-      const i = n % columns;
-      const near = [
-        i > 0 ? n - 1 : -1,
-        i < columns - 1 ? n + 1 : -1,
-        n - columns,
-        n + columns < columns * rows ? n + columns : -1,
-      ];
-      const known = near.filter((m) => m >= 0 && Number.isFinite(values[m])).map((m) => values[m]);
-      if (known.length) filled.push([n, known.reduce((a, b) => a + b, 0) / known.length]);
+  const count = columns * rows;
+  /** In which ring from what is known each lies; 0 is known, -1 not yet reached. */
+  const ring = new Int32Array(count);
+  for (let n = 0; n < count; n++) if (!Number.isFinite(values[n])) ring[n] = -1;
+  const beside = (n: number, side: number): number => {
+    const i = n % columns;
+    if (side === 0) return i > 0 ? n - 1 : -1;
+    if (side === 1) return i < columns - 1 ? n + 1 : -1;
+    if (side === 2) return n - columns;
+    return n + columns < count ? n + columns : -1;
+  };
+  let reached: number[] = [];
+  for (let n = 0; n < count; n++) {
+    if (ring[n] !== -1) continue;
+    for (let side = 0; side < 4 && ring[n] === -1; side++) {
+      const m = beside(n, side);
+      if (m >= 0 && ring[m] === 0) ring[n] = 1;
     }
-    for (const [n, value] of filled) values[n] = value;
-    holes = holes.filter((n) => !Number.isFinite(values[n]));
+    if (ring[n] === 1) reached.push(n);
+  }
+  for (let now = 1; reached.length; now++) {
+    const next: number[] = [];
+    for (const n of reached) {
+      let [sum, known] = [0, 0];
+      for (let side = 0; side < 4; side++) {
+        const m = beside(n, side);
+        if (m < 0) continue;
+        if (ring[m] === -1) {
+          ring[m] = now + 1;
+          next.push(m);
+        } else if (ring[m] < now) {
+          sum += values[m];
+          known++;
+        }
+      }
+      values[n] = sum / known;
+    }
+    reached = next;
   }
 }
 

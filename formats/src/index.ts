@@ -17,6 +17,7 @@ export {
   takeIn,
 } from './mapping.ts';
 export { readMaterialsCsv, writeMaterialsCsv } from './materialsCsv.ts';
+export { pictureSize } from './picture.ts';
 export { sheetDxf, sheetSvg } from './sheetFiles.ts';
 export { writeShoppingCsv } from './shoppingCsv.ts';
 export { type Solid, writeStl } from './solids.ts';

@@ -11,6 +11,8 @@ import {
 } from '@hosket/core';
 import { boxOfDrawing, type DrawnLine, type PlanDrawing } from './drawing.ts';
 
+export { boxOfDrawing };
+
 /** What the lines of a layer may become. */
 export const becomings = [
   'contour',
@@ -69,9 +71,13 @@ const numberIn = (text: string): number | null => {
 };
 
 export function layersOf({ lines }: PlanDrawing): LayerSeen[] {
-  const names = [...new Set(lines.map(({ layer }) => layer))];
-  return names.map((layer) => {
-    const own = lines.filter((line) => line.layer === layer);
+  const byLayer = new Map<string, DrawnLine[]>();
+  for (const line of lines) {
+    const own = byLayer.get(line.layer);
+    if (own) own.push(line);
+    else byLayer.set(line.layer, [line]);
+  }
+  return [...byLayer].map(([layer, own]) => {
     const keys = new Set(
       own.flatMap(({ properties }) =>
         Object.keys(properties).filter((key) => numberIn(String(properties[key])) !== null),
@@ -174,10 +180,12 @@ export function takeIn(project: Project, drawing: PlanDrawing, mapping: PlanMapp
   const notes: string[] = [];
   let [next, count, noHeight, tooFew, cut] = [project, 0, 0, 0, 0];
   let outline: Point[] | null = null;
+  const layers = new Map(mapping.layers.map((layer) => [layer.layer, layer]));
+  let items = itemsOf(project).length;
   for (const line of drawing.lines) {
-    const layer = mapping.layers.find((candidate) => candidate.layer === line.layer);
+    const layer = layers.get(line.layer);
     if (!layer || layer.becomes === 'left out') continue;
-    if (itemsOf(next).length >= MOST_ITEMS) {
+    if (items >= MOST_ITEMS) {
       cut++;
       continue;
     }
@@ -203,6 +211,7 @@ export function takeIn(project: Project, drawing: PlanDrawing, mapping: PlanMapp
     };
     next = drawItem(next, kind, drawn === 'point' ? points.slice(0, 1) : points, level, change).project;
     count++;
+    items++;
   }
   if (outline) {
     const taken = baseFromOutline(next, outline);

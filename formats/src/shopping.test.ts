@@ -75,7 +75,11 @@ const { report } = worked;
 describe('the shopping list as a table, read back by another reader', () => {
   const lines = (semicolons: boolean, gaps: ShoppingList['gaps'] = []) =>
     Papa.parse<Record<string, string>>(
-      writeShoppingCsv({ ...listOfTile(quarry, report), gaps }, (line) => sayBuy(line, 'metric'), semicolons),
+      writeShoppingCsv(
+        { ...listOfTile(quarry, report), gaps },
+        listOfTile(quarry, report).shopping.map((line) => sayBuy(line, 'metric')),
+        semicolons,
+      ),
       { header: true, skipEmptyLines: true },
     );
 

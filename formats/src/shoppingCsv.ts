@@ -1,4 +1,4 @@
-import type { ShoppingLine, ShoppingList } from '@hosket/core';
+import type { ShoppingList } from '@hosket/core';
 import { csvText } from './csv.ts';
 
 const heads = [
@@ -20,11 +20,11 @@ const digits = (value: number) => String(Math.round(value * 100) / 100);
 
 /**
  * The shopping list as CSV, everything that is needed a line, also what is there already. Quoted where it must be; numbers with a decimal point, or with a decimal comma
- * between semicolons; the last line is the total of what has a price. `packsOf` says packs in words. Foam that no sheet is known for stands in a line of its own, with what to do.
+ * between semicolons; the last line is the total of what has a price. `packs` says the packs of each line in words. Foam that no sheet is known for stands in a line of its own, with what to do.
  */
 export function writeShoppingCsv(
   { shopping, sheets, gaps, currency }: Pick<ShoppingList, 'shopping' | 'sheets' | 'gaps' | 'currency'>,
-  packsOf: (line: ShoppingLine) => string,
+  packs: readonly string[],
   semicolons = false,
 ): string {
   const say = (value: number | null) =>
@@ -56,7 +56,7 @@ export function writeShoppingCsv(
       `${message} ${remedy}`,
       ...['', '', '', ''],
     ]),
-    ...shopping.map((line) => [
+    ...shopping.map((line, k) => [
       line.name,
       line.which,
       line.unit,
@@ -64,7 +64,7 @@ export function writeShoppingCsv(
       say(line.wanted),
       say(line.inStock),
       say(line.short),
-      packsOf(line),
+      packs[k],
       say(line.buy?.cost ?? null),
       line.buy?.cost == null ? '' : currency,
       [...new Set(line.buy?.of.map(({ offer }) => offer.supplier).filter(Boolean))].join(', '),

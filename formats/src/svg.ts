@@ -1,7 +1,8 @@
 import { bad, good, type Point, type Result } from '@hosket/core';
 import { XMLParser } from 'fast-xml-parser';
 import svgpath from 'svgpath';
-import { closedIfItIs, counted, type DrawnLine, type PlanDrawing } from './drawing.ts';
+import { boxOfLines, closedIfItIs, counted, type DrawnLine, type PlanDrawing, withFewLayers } from './drawing.ts';
+import { MOST_DEPTH, MOST_POINTS, tooDeep, tooManyPoints } from './limits.ts';
 
 /** Millimetres of the units of CSS lengths (CSS Values and Units 3: 96 px to the inch). */
 const cssMm: Readonly<Record<string, number>> = {
@@ -48,8 +49,10 @@ export function readSvg(text: string): Result<PlanDrawing> {
   const attributes = attributesOf(root);
   const notes: string[] = [];
   const { unitMm, unit } = sizeOf(attributes, notes);
-  const walk: Walk = { lines: [], left: new Map(), scripts: 0 };
-  gather(root.svg as Node[], '', '', walk);
+  const walk: Walk = { lines: [], points: 0, left: new Map(), scripts: 0, deep: false };
+  gather(root.svg as Node[], '', '', walk, 0);
+  if (walk.deep) return tooDeep('svg');
+  if (walk.points > MOST_POINTS) return tooManyPoints('svg');
   if (!walk.lines.length)
     return bad(
       'empty',
@@ -61,15 +64,18 @@ export function readSvg(text: string): Result<PlanDrawing> {
     notes.push(`${counted(walk.scripts, 'script or action', 'scripts or actions')} left out: only shapes are read.`);
   for (const [name, count] of walk.left) notes.push(`${counted(count, `${name} was`, `${name} were`)} left out.`);
   // Drawings run downwards; a plan runs away from the viewer.
-  const bottom = Math.max(...walk.lines.map(({ points }) => Math.max(...points.map(([, y]) => y))));
+  const bottom = boxOfLines(walk.lines)[3];
   const lines = walk.lines.map((line) => ({ ...line, points: line.points.map(([x, y]): Point => [x, bottom - y]) }));
-  return good({ lines, unitMm, unit, notes });
+  return good(withFewLayers({ lines, unitMm, unit, notes }));
 }
 
 interface Walk {
   lines: DrawnLine[];
+  points: number;
   left: Map<string, number>;
   scripts: number;
+  /** Whether groups stood deeper in one another than can be followed. */
+  deep: boolean;
 }
 
 const attributesOf = (node: Node) => (node[':@'] ?? {}) as Record<string, string>;
@@ -92,8 +98,13 @@ function sizeOf(attributes: Record<string, string>, notes: string[]) {
   };
 }
 
-function gather(nodes: readonly Node[], transform: string, layer: string, walk: Walk): void {
+function gather(nodes: readonly Node[], transform: string, layer: string, walk: Walk, depth: number): void {
+  if (depth > MOST_DEPTH) {
+    walk.deep = true;
+    return;
+  }
   for (const node of nodes) {
+    if (walk.points > MOST_POINTS) return;
     const name = nameOf(node);
     const attributes = attributesOf(node);
     if (Object.keys(attributes).some((key) => /^on/i.test(key))) walk.scripts++;
@@ -105,7 +116,7 @@ function gather(nodes: readonly Node[], transform: string, layer: string, walk: 
     const moved = `${transform} ${attributes.transform ?? ''}`.trim();
     if (name === 'g' || name === 'svg' || name === 'a') {
       const label = layerName.map((key) => attributes[key]).find((text) => text) ?? layer;
-      gather(node[name] as Node[], moved, label, walk);
+      gather(node[name] as Node[], moved, label, walk, depth + 1);
     } else if (shapes.includes(name)) addShape(name, attributes, moved, layer, walk);
     else walk.left.set(name, (walk.left.get(name) ?? 0) + 1);
   }
@@ -126,7 +137,8 @@ function addShape(
   }
   const named = attributes['inkscape:label'] ?? attributes.id ?? '';
   const data = Object.entries(attributes).filter(([key]) => key.startsWith('data-'));
-  for (const { points, closed } of runs)
+  for (const { points, closed } of runs) {
+    walk.points += points.length;
     walk.lines.push({
       layer: layer || named || name,
       points,
@@ -139,6 +151,7 @@ function addShape(
         ),
       },
     });
+  }
 }
 
 /** Every shape as a path. */

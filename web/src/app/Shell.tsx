@@ -13,6 +13,7 @@ import { listen } from '../store/tabs.ts';
 import { pickNothing, useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { Messages, say, sayWrong } from '../ui/toast.tsx';
+import { FilesBusy } from '../views/FilesBusy.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
@@ -178,6 +179,7 @@ function Bench({ projectId }: { projectId: string }) {
       <Projects />
       <CommandSearch commands={commands} />
       <Shortcuts commands={commands} />
+      <FilesBusy />
       <Messages />
     </div>
   );

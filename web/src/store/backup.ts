@@ -1,9 +1,8 @@
 /** All projects of this browser in one file, and brought back from it. Each is read on its own: one that cannot be read keeps no other back. */
 import { writeProject } from '@hosket/core';
+import { withFiles } from '../worker/files.ts';
 import { importText, readKept } from './library.ts';
 import { listKept } from './listing.ts';
-
-const formats = () => import('@hosket/formats');
 
 /** Every project that is not deleted, as a zip; `left` are those that cannot be read. */
 export async function backUpAll(): Promise<{ zip: Uint8Array; count: number; left: string[] }> {
@@ -15,7 +14,8 @@ export async function backUpAll(): Promise<{ zip: Uint8Array; count: number; lef
     if (kept) files.push({ name, text: writeProject(kept.project) });
     else left.push(name);
   }
-  return { zip: (await formats()).writeBackup(files), count: files.length, left };
+  const zip = await withFiles('Writing the backup', (calls) => calls.writeBackup(files));
+  return { zip, count: files.length, left };
 }
 
 export interface BroughtBack {
@@ -28,7 +28,7 @@ export interface BroughtBack {
 
 /** Adds what a backup holds beside what is here; what is here already, as it is in the backup, is not added twice. Throws where it is no backup. */
 export async function bringBack(bytes: Uint8Array): Promise<BroughtBack> {
-  const read = (await formats()).readBackup(bytes);
+  const read = await withFiles('Reading the backup', (calls) => calls.readBackup(bytes));
   if (!read.ok) throw new Error(`${read.fault.message} ${read.fault.remedy}`);
   const here = new Set<string>();
   for (const { id, deletedAt } of await listKept()) {

@@ -1,3 +1,4 @@
+import { MOST_BYTES, MOST_HEIGHTS, MOST_POINTS } from '@hosket/formats/limits';
 import { FileDown } from 'lucide-react';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { edit, projectNow } from '../../store/projectStore.ts';
@@ -5,6 +6,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Dialog } from '../../ui/Dialog.tsx';
 import { WordsField } from '../../ui/Field.tsx';
 import { say } from '../../ui/toast.tsx';
+import { BusyLine } from '../FilesBusy.tsx';
 import { bringIn, useBringing } from './bringStore.ts';
 import { HeightsForm } from './HeightsForm.tsx';
 import { underlayOf } from './picture.ts';
@@ -39,7 +41,7 @@ export function BringIn() {
     } catch (error) {
       setBrought({
         kind: 'wrong',
-        text: `${file.name} cannot be shown as a picture: ${(error as Error).message || 'it is damaged'}.\nSave it again as PNG or JPEG.`,
+        text: `${file.name} cannot be shown as a picture.\n${(error as Error).message || 'It is damaged.'}`,
       });
     }
     setBusy(false);
@@ -56,7 +58,7 @@ export function BringIn() {
           if (!next) setBrought(null);
         }}
         title="Bring in"
-        note="A plan (SVG, DXF, GeoJSON), heights (ASCII grid, GeoTIFF, grey PNG) or a picture to lie under the plan."
+        note={`A plan (SVG, DXF, GeoJSON), heights (ASCII grid, GeoTIFF, grey PNG) or a picture to lie under the plan. Up to ${MOST_BYTES / 1e6} MB, ${MOST_POINTS / 1000} thousand points, ${MOST_HEIGHTS / 1e6} million heights.`}
       >
         <div className="mb-3 flex flex-wrap items-end gap-2">
           <Button tone="main" disabled={busy} onClick={() => input.current?.click()}>
@@ -82,7 +84,7 @@ export function BringIn() {
             Fetch them
           </Button>
         </div>
-        <div aria-live="polite">{busy && <p className="text-muted">Reading…</p>}</div>
+        <BusyLine />
         {brought?.kind === 'wrong' && (
           <p role="alert" className="whitespace-pre-line border-l-[3px] border-plum bg-plaster px-3 py-1.5">
             {brought.text}

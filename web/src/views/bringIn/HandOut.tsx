@@ -2,8 +2,10 @@ import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { savePicture } from '../../instruments/handling/picture.ts';
 import { projectNow } from '../../store/projectStore.ts';
-import { download, fileStem } from '../../ui/download.ts';
+import { fileStem } from '../../ui/download.ts';
+import type { FilesAfar } from '../../worker/files.ts';
 import { usePlan } from '../../worker/planStore.ts';
+import { saveAs } from '../savePdf.ts';
 
 const kinds = [
   { ending: 'dxf', words: 'Plan as DXF, in millimetres', type: 'application/dxf' },
@@ -13,14 +15,13 @@ const kinds = [
 ] as const;
 type Ending = (typeof kinds)[number]['ending'];
 
-async function contentOf(ending: Ending): Promise<string | ArrayBuffer | null> {
-  const { writeAsciiGrid, writeDxf, writeGeoJson, writeGeoTiff } = await import('@hosket/formats');
-  if (ending === 'dxf') return writeDxf(projectNow());
-  if (ending === 'geojson') return writeGeoJson(projectNow());
+function contentOf(calls: FilesAfar, ending: Ending): Promise<string | ArrayBuffer> {
+  if (ending === 'dxf') return calls.writeDxf(projectNow());
+  if (ending === 'geojson') return calls.writeGeoJson(projectNow());
   const { fields } = usePlan.getState();
-  if (!fields) return null;
+  if (!fields) throw new Error('the ground is not worked out yet');
   const heights = { ...fields.ground, cell: fields.ground.cellMm };
-  return ending === 'asc' ? writeAsciiGrid(heights) : writeGeoTiff(heights);
+  return ending === 'asc' ? calls.writeAsciiGrid(heights) : calls.writeGeoTiff(heights);
 }
 
 /** What the middle of the Ground shows. */
@@ -30,10 +31,8 @@ const item = 'cursor-pointer rounded-md px-3 py-1 outline-none data-[highlighted
 
 /** What is shown as a picture; the plan and the ground as files for other programs. */
 export function HandOut({ pane }: { pane: Pane }) {
-  const give = async (kind: (typeof kinds)[number]) => {
-    const content = await contentOf(kind.ending);
-    if (content) download(new Blob([content], { type: kind.type }), `${fileStem(projectNow().name)}.${kind.ending}`);
-  };
+  const give = ({ ending, type }: (typeof kinds)[number]) =>
+    saveAs(`${fileStem(projectNow().name)}.${ending}`, type, (calls) => contentOf(calls, ending));
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className="flex min-h-6 cursor-pointer items-center gap-1 rounded-md px-2 text-xs hover:bg-plaster">

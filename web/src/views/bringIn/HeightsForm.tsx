@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField } from '../../ui/Field.tsx';
+import { withFiles } from '../../worker/files.ts';
 import { Notes } from './Notes.tsx';
 
 interface Props {
@@ -19,8 +20,8 @@ export function HeightsForm({ name, grid, onDone }: Props) {
   const low = grid.values.reduce((a, b) => Math.min(a, b));
   const high = grid.values.reduce((a, b) => Math.max(a, b));
   const take = async () => {
-    const { terrainOf } = await import('@hosket/formats');
-    edit((p) => ({ ...p, terrain: terrainOf(grid, name, lowMm, highMm) }));
+    const terrain = await withFiles(`Laying ${name}`, (calls) => calls.terrainOf(grid, name, lowMm, highMm));
+    edit((p) => ({ ...p, terrain }));
     onDone(`${name} is the ground now. Crop, turn and smooth it beside the plan.`);
   };
   return (

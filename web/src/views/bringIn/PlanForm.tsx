@@ -1,4 +1,5 @@
 import { baseSize, kindWords, type Point } from '@hosket/core';
+import type { PlanDrawing } from '@hosket/formats';
 import {
   type Becoming,
   becomings,
@@ -7,10 +8,9 @@ import {
   type HeightFrom,
   type LayerMapping,
   layersOf,
-  type PlanDrawing,
   type PlanMapping,
   takeIn,
-} from '@hosket/formats';
+} from '@hosket/formats/mapping';
 import { useMemo, useState } from 'react';
 import { linePath } from '../../instruments/handling/paths.ts';
 import { edit, useProject } from '../../store/projectStore.ts';

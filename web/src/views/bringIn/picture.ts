@@ -1,4 +1,5 @@
 import { baseSize, type Project, type Underlay } from '@hosket/core';
+import { withFiles } from '../../worker/files.ts';
 
 /** A picture under a plan needs no more pixels than this along its longer side. */
 const MOST_PX = 2000;
@@ -6,6 +7,10 @@ const QUALITY = 0.86;
 
 /** A picture file made ready to lie under the plan: no larger than a plan shows, in its middle, as wide as the base. Throws where it is no picture. */
 export async function underlayOf(file: File, project: Project): Promise<Underlay> {
+  const size = await withFiles(`Looking at ${file.name}`, async (calls) =>
+    calls.pictureSize(new Uint8Array(await file.arrayBuffer())),
+  );
+  if (!size.ok) throw new Error(`${size.fault.message} ${size.fault.remedy}`);
   const bitmap = await createImageBitmap(file);
   const shrink = Math.min(1, MOST_PX / Math.max(bitmap.width, bitmap.height));
   const [widthPx, heightPx] = [

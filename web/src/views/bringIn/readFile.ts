@@ -1,5 +1,8 @@
 import type { Result } from '@hosket/core';
 import type { HeightGrid, PlanDrawing } from '@hosket/formats';
+import { MOST_BYTES } from '@hosket/formats/limits';
+import { transfer } from 'comlink';
+import { type FilesAfar, withFiles } from '../../worker/files.ts';
 
 /** What a file turned out to be. */
 export type Brought =
@@ -9,12 +12,8 @@ export type Brought =
   | { kind: 'picture'; name: string; file: File }
   | { kind: 'wrong'; text: string };
 
-const MOST_BYTES = 60_000_000;
 const megabytes = (bytes: number) => Math.round(bytes / 1e6);
 export const accepted = '.svg,.dxf,.geojson,.json,.asc,.txt,.tif,.tiff,.png,.jpg,.jpeg,.webp';
-
-/** Readers are heavy: they come when a file does. */
-const formats = () => import('@hosket/formats');
 
 /** Reads a file by what its name says it is. */
 export async function readFile(file: File): Promise<Brought> {
@@ -25,22 +24,26 @@ export async function readFile(file: File): Promise<Brought> {
       `${name} is too large: ${megabytes(file.size)} MB, and ${megabytes(MOST_BYTES)} MB are the most.\nScan it at 150 dots to the inch, or save it smaller.`,
     );
   if (file.size === 0) return wrong(`${name} is empty.\nChoose another file.`);
+  const plan = (read: (calls: FilesAfar, text: string) => Promise<Result<PlanDrawing>>) =>
+    withFiles(`Reading ${name}`, async (calls) => asPlan(name, await read(calls, await file.text())));
   try {
-    const read = await formats();
     switch (ending) {
       case 'svg':
-        return asPlan(name, read.readSvg(await file.text()));
+        return await plan((calls, text) => calls.readSvg(text));
       case 'dxf':
-        return asPlan(name, read.readDxf(await file.text()));
+        return await plan((calls, text) => calls.readDxf(text));
       case 'geojson':
       case 'json':
-        return asPlan(name, read.readGeoJson(await file.text()));
+        return await plan((calls, text) => calls.readGeoJson(text));
       case 'asc':
       case 'txt':
-        return asHeights(name, read.readAsciiGrid(await file.text()));
+        return await heights(name, async (calls) => calls.readAsciiGrid(await file.text()));
       case 'tif':
       case 'tiff':
-        return asHeights(name, await read.readGeoTiff(await file.arrayBuffer()));
+        return await heights(name, async (calls) => {
+          const bytes = await file.arrayBuffer();
+          return calls.readGeoTiff(transfer(bytes, [bytes]));
+        });
       case 'png':
       case 'jpg':
       case 'jpeg':
@@ -52,14 +55,22 @@ export async function readFile(file: File): Promise<Brought> {
         );
     }
   } catch (error) {
-    return wrong(`${name} was not read: ${(error as Error).message}.`);
+    return notRead(name, error);
   }
 }
 
+const notRead = (name: string, error: unknown): Brought => wrong(`${name} was not read: ${(error as Error).message}.`);
+
+const heights = (name: string, read: (calls: FilesAfar) => Promise<Result<HeightGrid>>): Promise<Brought> =>
+  withFiles(`Reading ${name}`, async (calls) => asHeights(name, await read(calls)));
+
 /** A PNG read as heights. */
 export async function readPngHeights(file: File): Promise<Brought> {
-  const { readGreyPng } = await formats();
-  return asHeights(file.name, readGreyPng(new Uint8Array(await file.arrayBuffer())));
+  try {
+    return await heights(file.name, async (calls) => calls.readGreyPng(new Uint8Array(await file.arrayBuffer())));
+  } catch (error) {
+    return notRead(file.name, error);
+  }
 }
 
 /** Made-up heights of a place, from the stand-in on the server. */
@@ -68,8 +79,7 @@ export async function readPlace(place: string): Promise<Brought> {
     const response = await fetch(`/api/elevation?place=${encodeURIComponent(place)}`);
     const text = await response.text();
     if (!response.ok) return wrong(`There are no heights for "${place}": ${text}`);
-    const { readAsciiGrid } = await formats();
-    return asHeights(place, readAsciiGrid(text));
+    return await heights(place, (calls) => calls.readAsciiGrid(text));
   } catch {
     return wrong(`The server that makes up heights does not answer.\nStart Hosket again, or choose a file of heights.`);
   }

@@ -3,25 +3,21 @@ import { fileStem } from '../../ui/download.ts';
 import type { Fields } from '../../worker/messages.ts';
 import { saveAs } from '../savePdf.ts';
 
-/** The writers are large and seldom used: they come when they are first asked for. */
-const writers = () => import('@hosket/formats');
-
 const sheetStem = (project: string, bed: BedReport): string => `${fileStem(project)}-${fileStem(bed.name)}`;
 
 export const saveSheet = (project: string, bed: BedReport, kind: 'svg' | 'dxf'): Promise<void> =>
-  saveAs(`${sheetStem(project, bed)}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf', async () => {
-    const { sheetDxf, sheetSvg } = await writers();
-    return kind === 'svg' ? sheetSvg(bed) : sheetDxf(bed);
-  });
+  saveAs(`${sheetStem(project, bed)}.${kind}`, kind === 'svg' ? 'image/svg+xml' : 'image/vnd.dxf', (calls) =>
+    kind === 'svg' ? calls.sheetSvg(bed) : calls.sheetDxf(bed),
+  );
 
 export const saveSheets = (project: string, beds: readonly BedReport[]): Promise<void> =>
-  saveAs(`${fileStem(project)}-sheets.zip`, 'application/zip', async () => {
-    const { sheetDxf, sheetSvg, zipFiles } = await writers();
-    const files = beds.flatMap((bed) => [
-      [`${sheetStem(project, bed)}.svg`, sheetSvg(bed)],
-      [`${sheetStem(project, bed)}.dxf`, sheetDxf(bed)],
-    ]);
-    return zipFiles(Object.fromEntries(files) as Record<string, string>);
+  saveAs(`${fileStem(project)}-sheets.zip`, 'application/zip', async (calls) => {
+    const files: Record<string, string> = {};
+    for (const bed of beds) {
+      files[`${sheetStem(project, bed)}.svg`] = await calls.sheetSvg(bed);
+      files[`${sheetStem(project, bed)}.dxf`] = await calls.sheetDxf(bed);
+    }
+    return calls.zipFiles(files);
   });
 
 export const saveBody = (
@@ -31,8 +27,8 @@ export const saveBody = (
   body: 'stack' | 'ground',
   kind: 'stl' | '3mf',
 ): Promise<void> =>
-  saveAs(`${fileStem(project.name)}-${body}.${kind}`, kind === 'stl' ? 'model/stl' : 'model/3mf', async () => {
-    const { groundBody, stackBodies, writeStl, writeThreeMf } = await writers();
-    const bodies = body === 'stack' ? stackBodies(report) : [groundBody(project, ground, outline)];
-    return kind === 'stl' ? writeStl(bodies) : writeThreeMf(`${project.name}, ${body}`, bodies);
+  saveAs(`${fileStem(project.name)}-${body}.${kind}`, kind === 'stl' ? 'model/stl' : 'model/3mf', async (calls) => {
+    const bodies =
+      body === 'stack' ? await calls.stackBodies(report) : [await calls.groundBody(project, ground, outline)];
+    return kind === 'stl' ? calls.writeStl(bodies) : calls.writeThreeMf(`${project.name}, ${body}`, bodies);
   });

@@ -13,8 +13,9 @@ import { useNavigate } from 'react-router';
 import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
-import { download, fileStem } from '../../ui/download.ts';
+import { fileStem } from '../../ui/download.ts';
 import { Figure } from '../../ui/Figures.tsx';
+import { saveAs } from '../savePdf.ts';
 import { PacksTable } from './PacksTable.tsx';
 
 /** What to buy, rounded up to packs, grouped by material; what else would do; packs and prices of one's own. */
@@ -28,11 +29,13 @@ export function ShoppingPage({ list }: { list: ShoppingList }) {
     .filter(({ short }) => short > 1e-9)
     .sort((a, b) => a.name.localeCompare(b.name) || a.which.localeCompare(b.which));
   const there = list.shopping.filter(({ short }) => short <= 1e-9);
-  const saveCsv = async (semicolons: boolean) => {
-    const { writeShoppingCsv } = await import('@hosket/formats');
-    const text = writeShoppingCsv(list, (line) => sayBuy(line, units), semicolons);
-    download(new Blob([`\uFEFF${text}`], { type: 'text/csv' }), `${fileStem(project.name)}-shopping.csv`);
-  };
+  const packs = list.shopping.map((line) => sayBuy(line, units));
+  const saveCsv = (semicolons: boolean) =>
+    saveAs(
+      `${fileStem(project.name)}-shopping.csv`,
+      'text/csv',
+      async (calls) => `\uFEFF${await calls.writeShoppingCsv(list, packs, semicolons)}`,
+    );
   const toBuy = sheets.filter((sheet) => sheet.toBuy > 0);
   return (
     <div>

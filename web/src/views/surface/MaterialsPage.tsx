@@ -24,6 +24,8 @@ import { OwnFigure } from '../../ui/OwnFigure.tsx';
 import { pickFile } from '../../ui/pickFile.ts';
 import { Heads, Table } from '../../ui/Table.tsx';
 import { say, sayWrong } from '../../ui/toast.tsx';
+import { withFiles } from '../../worker/files.ts';
+import { saveAs } from '../savePdf.ts';
 
 const formWords: Record<Form, string> = {
   foam: 'Foams',
@@ -231,23 +233,25 @@ function FileTools() {
       `${stem}.hosket-materials.json`,
     );
   const saveCsv = async (semicolons: boolean) => {
-    const { writeMaterialsCsv } = await import('@hosket/formats');
-    download(
-      new Blob(
-        [`\uFEFF${writeMaterialsCsv(catalogueOf(project.materials).materials, project.materials, semicolons)}`],
-        {
-          type: 'text/csv',
-        },
-      ),
+    const { materials } = catalogueOf(project.materials);
+    await saveAs(
       `${stem}-materials.csv`,
+      'text/csv',
+      async (calls) => `\uFEFF${await calls.writeMaterialsCsv(materials, project.materials, semicolons)}`,
     );
   };
   const read = async () => {
     const file = await pickFile('.json,.csv,text/csv,application/json');
     if (!file) return;
     const text = await file.text();
-    const { readMaterialsCsv } = await import('@hosket/formats');
-    const got = file.name.endsWith('.csv') ? readMaterialsCsv(text) : readMaterials(text);
+    let got: ReturnType<typeof readMaterials>;
+    try {
+      got = file.name.endsWith('.csv')
+        ? await withFiles(`Reading ${file.name}`, (calls) => calls.readMaterialsCsv(text))
+        : readMaterials(text);
+    } catch (error) {
+      return sayWrong(`${file.name} was not read: ${(error as Error).message}.`);
+    }
     if (!got.ok)
       return sayWrong(`${file.name} was not read.\n${got.fault.place}: ${got.fault.message}\n${got.fault.remedy}`);
     const { added, values } = got.value;
