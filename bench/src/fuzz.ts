@@ -1,27 +1,56 @@
 import { readFileSync } from 'node:fs';
 import { readProject } from '@hosket/core';
 import { differences } from '../../core/src/testing/warmFresh.ts';
+import { fuzzFiles } from './fuzzFiles.ts';
+import { fuzzFormats } from './fuzzFormats.ts';
 
 // npm run fuzz -- edits N [SEED]: N random edits of each sample; a planner that keeps what it knows against one that starts anew.
+// npm run fuzz -- --cases N [SEED]: N project files as nobody writes them, N/50 of them planned, and N/5 files of other formats.
 const [what, many, seed = '1'] = process.argv.slice(2);
 const count = Number(many);
-if (what !== 'edits' || !Number.isInteger(count) || count < 1 || !Number.isInteger(Number(seed))) {
-  console.error('npm run fuzz -- edits N [SEED]   so many random edits of each sample, planned warm and anew');
+if (!['edits', '--cases'].includes(what) || !Number.isInteger(count) || count < 1 || !Number.isInteger(Number(seed))) {
+  console.error(`npm run fuzz -- edits N [SEED]     so many random edits of each sample, planned warm and anew
+npm run fuzz -- --cases N [SEED]   so many changed project files read, a fiftieth of them planned, and a fifth as many files of other formats`);
   process.exit(2);
 }
-const projects = ['harl-quarry', 'vessa-terraces', 'tarrow-moor'].map((name) => {
-  const read = readProject(readFileSync(new URL(`../../samples/${name}.hosket.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(read.fault.message);
-  return read.value;
-});
-const run = differences(projects, count, Number(seed));
-let done = 0;
-let step = run.next();
-for (; !step.done; step = run.next()) {
-  done++;
-  if (done % 20 === 0) console.log(`${done} edits, the last one ${step.value}`);
+const textOf = (path: string) => readFileSync(new URL(`../../${path}`, import.meta.url), 'utf8');
+const samples = ['harl-quarry', 'vessa-terraces', 'tarrow-moor'].map((name) => textOf(`samples/${name}.hosket.json`));
+
+if (what === 'edits') edits();
+else await cases();
+
+function edits(): void {
+  const projects = samples.map((text) => {
+    const read = readProject(text);
+    if (!read.ok) throw new Error(read.fault.message);
+    return read.value;
+  });
+  const run = differences(projects, count, Number(seed));
+  let done = 0;
+  let step = run.next();
+  for (; !step.done; step = run.next()) {
+    done++;
+    if (done % 20 === 0) console.log(`${done} edits, the last one ${step.value}`);
+  }
+  for (const { project, where, edits: made } of step.value)
+    console.log(`${project}, after ${made.length} edits: ${where}\n  ${made.slice(-4).join('\n  ')}`);
+  console.log(`${done} edits, ${step.value.length} of them planned otherwise than anew`);
+  process.exitCode = step.value.length ? 1 : 0;
 }
-for (const { project, where, edits } of step.value)
-  console.log(`${project}, after ${edits.length} edits: ${where}\n  ${edits.slice(-4).join('\n  ')}`);
-console.log(`${done} edits, ${step.value.length} of them planned otherwise than anew`);
-process.exitCode = step.value.length ? 1 : 0;
+
+async function cases(): Promise<void> {
+  const old = [1, 2, 3, 4, 5, 6, 7, 8].map((version) => textOf(`core/src/testing/version-${version}.hosket.json`));
+  const documents = [...samples, ...samples, ...samples, ...old].map((text) => JSON.parse(text));
+  const files = fuzzFiles(documents, count, Math.ceil(count / 50), Number(seed), console.log);
+  const formats = await fuzzFormats(Math.ceil(count / 5), Number(seed), console.log);
+  const faults = [...files.faults, ...formats.faults];
+  for (const fault of faults.slice(0, 40)) console.log(`  ${fault}`);
+  console.log(
+    `${files.read} project files read, ${files.refused} refused with place and remedy; ${files.planned} planned, the slowest in ${(files.slowestMs / 1000).toFixed(1)} s`,
+  );
+  console.log(
+    `${formats.read} files of other formats, ${formats.refused} refused; the slowest answer after ${(formats.slowestMs / 1000).toFixed(1)} s`,
+  );
+  console.log(`${faults.length} faults`);
+  process.exitCode = faults.length ? 1 : 0;
+}

@@ -13,7 +13,7 @@ const usage = `hosket: plans the groundwork of dioramas and gaming boards
   hosket stages FILE                       how long each stage of the plan takes: from nothing, and after the first height is raised by 1 mm
   hosket shopping FILE [--semicolons]      the shopping list of all tiles as CSV, with semicolons and decimal commas where they are wanted
 
-Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project.
+Exit codes: 0 well, 1 something stops the work, 2 wrong use, 3 file cannot be read, 4 not a valid project, 5 it failed at what it was to do.
 `;
 
 /** Tries for each kind of sheet, unless told otherwise. */
@@ -37,9 +37,14 @@ export async function run(words: readonly string[], output: Output): Promise<{ e
   try {
     return { exit: await obey(words, output) };
   } catch (error) {
-    if (!(error instanceof Failed)) throw error;
-    output.err(`${error.message}\n`);
-    return { exit: error.exit };
+    if (error instanceof Failed) {
+      output.err(`${error.message}\n`);
+      return { exit: error.exit };
+    }
+    // A line for the one who asked; a trace would tell them nothing.
+    const why = (error as Error).message.split('\n')[0];
+    output.err(`hosket: this file could not be worked out: ${why}\n  Please report it with the file.\n`);
+    return { exit: code.failed };
   }
 }
 

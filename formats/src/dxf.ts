@@ -55,35 +55,57 @@ const knownCode = (code: number): boolean =>
   (code >= 1000 && code <= 1071) ||
   (code >= -5 && code < 0);
 
+/** Place, widths and bulge of a corner of a LWPOLYLINE. */
+const CORNER_CODES = [10, 20, 30, 40, 41, 42];
+
 /**
- * Looks through the pairs of a DXF before it is parsed: a line of pairs that got out of step sends a parser round in circles, and a vertex count that
- * promises too much makes it wait for what never comes. Gives the text with each count as it is.
+ * Looks through the pairs of a DXF before it is parsed: pairs out of step send a parser round in circles, and a vertex count that promises too much
+ * makes it wait for what never comes. Gives a drawing of the unit and the entities alone, with each count as it is.
  */
 function checkedDxf(text: string): Result<string> {
   const lines = text.split(/\r\n|\r|\n/g);
+  const header = ['0', 'SECTION', '2', 'HEADER'];
+  const entities = ['0', 'SECTION', '2', 'ENTITIES'];
+  let section = '';
+  let variable = '';
   let [countAt, points, all, polyline] = [-1, 0, 0, false];
   const settle = () => {
-    if (countAt >= 0) lines[countAt] = String(points);
-    countAt = -1;
+    if (countAt >= 0) entities[countAt] = String(points);
+    [countAt, points] = [-1, 0];
   };
   for (let k = 0; k + 1 < lines.length; k += 2) {
-    const code = Number(lines[k]);
-    if (lines[k].trim() === '' || !Number.isInteger(code) || !knownCode(code))
+    const [word, value] = [lines[k].trim(), lines[k + 1].trim()];
+    const code = Number(word);
+    if (word === '' || !Number.isInteger(code) || !knownCode(code))
       return bad(
         'dxf',
         `line ${k + 1}`,
-        `"${lines[k].trim().slice(0, 40)}" stands where a group code belongs.`,
+        `"${word.slice(0, 40)}" stands where a group code belongs.`,
         'The file is damaged or no text DXF: save it again.',
       );
-    if (code === 0) {
+    if (code === 0 && value === 'EOF') {
       settle();
-      points = 0;
-      polyline = lines[k + 1].trim() === 'LWPOLYLINE';
-      if (lines[k + 1].trim() === 'EOF') return good(lines.join('\n'));
-    } else if (code === 10) {
-      points++;
-      if (++all > MOST_POINTS) return tooManyPoints('ENTITIES');
-    } else if (code === 90 && polyline && points === 0) countAt = k + 1;
+      return good([...header, '0', 'ENDSEC', ...entities, '0', 'ENDSEC', '0', 'EOF'].join('\n'));
+    }
+    if (code === 0 && (value === 'SECTION' || value === 'ENDSEC')) {
+      settle();
+      section = '';
+    } else if (code === 2 && section === '') section = value;
+    else if (section === 'HEADER') {
+      if (code === 9) variable = value;
+      else if (variable === '$INSUNITS' && code === 70) header.push('9', '$INSUNITS', '70', value);
+    } else if (section === 'ENTITIES') {
+      if (code === 0) {
+        settle();
+        polyline = value === 'LWPOLYLINE';
+      } else if (code === 10) {
+        points++;
+        if (++all > MOST_POINTS) return tooManyPoints('ENTITIES');
+      } else if (code === 90 && polyline && points === 0) countAt = entities.length + 1;
+      // The parser goes back for ever to a corner that anything else follows.
+      if (polyline && points > 0 && !CORNER_CODES.includes(code)) continue;
+      entities.push(word, lines[k + 1]);
+    }
   }
   return bad(
     'dxf',

@@ -20,6 +20,13 @@ describe('files that are made to hurt are read, or refused with what to do', () 
         [5, 9],
       ],
     ]);
+    // Something else between the corners is passed over.
+    const odd = readDxf(dxf('0 LWPOLYLINE 8 a 90 3 70 0 10 1 91 7 20 2 10 5 999 x 20 2 10 5 20 9'));
+    expect(odd.ok && odd.value.lines[0].points).toEqual([
+      [1, 2],
+      [5, 2],
+      [5, 9],
+    ]);
     // One that promises too few, too.
     const few = readDxf(dxf('0 LWPOLYLINE 8 a 90 1 70 0 10 1 20 2 10 5 20 2 10 5 20 9'));
     expect(few.ok && few.value.lines[0].points).toHaveLength(3);

@@ -54,6 +54,46 @@ interface Reach {
   high: number;
 }
 
+/** Patches with what lies along each line: which touch it, and the two of them that reach highest and lowest by any of their lines. */
+interface Net {
+  patches: readonly Patch[];
+  byLine: readonly { touching: number[]; highest: Extreme[]; lowest: Extreme[] }[];
+}
+
+/** How far up or down a patch reaches. */
+interface Extreme {
+  patch: Patch;
+  mm: number;
+}
+
+/** So many patches are given their rule between two yields. */
+const PATCHES_EACH = 200;
+
+function netOf(patches: readonly Patch[], lines: number): Net {
+  const byLine: Net['byLine'] = Array.from({ length: lines }, () => ({ touching: [], highest: [], lowest: [] }));
+  patches.forEach((patch, k) => {
+    let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+    for (const reach of patch.touches.values()) {
+      low = Math.min(low, reach.low);
+      high = Math.max(high, reach.high);
+    }
+    for (const line of patch.touches.keys()) {
+      const { touching, highest, lowest } = byLine[line];
+      touching.push(k);
+      putExtreme(highest, { patch, mm: high }, (a, b) => b.mm - a.mm);
+      putExtreme(lowest, { patch, mm: low }, (a, b) => a.mm - b.mm);
+    }
+  });
+  return { patches, byLine };
+}
+
+/** Two are enough: one of them may be the patch that asks. */
+function putExtreme(list: Extreme[], one: Extreme, order: (a: Extreme, b: Extreme) => number): void {
+  list.push(one);
+  list.sort(order);
+  if (list.length > 2) list.pop();
+}
+
 const widen = (reach: Reach | undefined, height: number): Reach =>
   reach ? { low: Math.min(reach.low, height), high: Math.max(reach.high, height) } : { low: height, high: height };
 
@@ -83,7 +123,12 @@ export function* regionsOf(grid: Grid, lines: readonly ShapeLine[], pins: Constr
   const reaches = reachesOf(lines.length, pins);
   const intervals = intervalsOf(reaches, patches);
   const around = linesAround(grid, lines, reaches);
-  const found = patches.map((patch) => ruleOf(patch, grid, lines, intervals, patches, around));
+  const net = netOf(patches, lines.length);
+  const found: [Rule, boolean][] = [];
+  for (const patch of patches) {
+    found.push(ruleOf(patch, grid, lines, intervals, net, around));
+    if (found.length % PATCHES_EACH === 0) yield;
+  }
   const rules = found.map(([rule]) => rule);
   const held = new Uint8Array(columns * rows);
   const heightMm = new Float64Array(columns * rows);
@@ -239,7 +284,7 @@ function ruleOf(
   grid: Grid,
   lines: readonly ShapeLine[],
   intervals: readonly number[],
-  patches: readonly Patch[],
+  net: Net,
   around: readonly ShapeLine[],
 ): [Rule, boolean] {
   const touching = [...patch.touches];
@@ -265,38 +310,33 @@ function ruleOf(
   const border = touching.filter(([k]) => lines[k].points.length > 1 && (!patch.endingHere.has(k) || lines[k].face));
   const inside = touching.length - border.length;
   const [low, high] = [Math.min(...border.map(([, r]) => r.low)), Math.max(...border.map(([, r]) => r.high))];
-  if (border.length > 1 && !allAlike(patch, border, lines, patches, [x, y])) return [between, false];
+  if (border.length > 1 && !allAlike(patch, border, lines, net, [x, y])) return [between, false];
   if (!border.length) return [{ kind: 'open' }, touching.length === 1];
   // The board goes on as the board.
   if (high <= 0 && !inside) return [{ kind: 'flat', heightMm: 0 }, false];
   if (patch.atEdge)
-    return [inside ? { kind: 'open' } : (footOf(patch, border, lines, patches) ?? { kind: 'open' }), !inside];
+    return [inside ? { kind: 'open' } : (footOf(patch, border, lines, net) ?? { kind: 'open' }), !inside];
   if (inside) return [between, false];
   const step = Math.min(...border.map(([k]) => intervals[k]));
   return [{ kind: 'cap', lowMm: low, highMm: high, upMm: step, downMm: Math.min(step, OVER_THE_BOARD * low) }, true];
 }
 
 /** The rule of a patch that runs out round hills; null where it is bordered by more than their lowest closed lines. */
-function footOf(
-  patch: Patch,
-  border: readonly [number, Reach][],
-  lines: readonly ShapeLine[],
-  patches: readonly Patch[],
-): Rule | null {
-  if (border.some(([k, reach]) => !lines[k].closed || lines[k].face || beyondLine(patch, k, reach, patches).below))
+function footOf(patch: Patch, border: readonly [number, Reach][], lines: readonly ShapeLine[], net: Net): Rule | null {
+  if (border.some(([k, reach]) => !lines[k].closed || lines[k].face || beyondLine(patch, k, reach, net).below))
     return null;
   const heightMm = Math.min(...border.map(([, { low }]) => low));
-  const first = across(new Set(border.map(([k]) => k)), new Set([patch]), patches);
+  const first = across(new Set(border.map(([k]) => k)), new Set([patch]), net);
+  const { patches } = net;
   const crests = first.flatMap((k) => [...patches[k].touches]).filter(([k]) => !patch.touches.has(k));
-  const second = across(new Set(crests.map(([k]) => k)), new Set([patch, ...first.map((k) => patches[k])]), patches);
+  const second = across(new Set(crests.map(([k]) => k)), new Set([patch, ...first.map((k) => patches[k])]), net);
   return { kind: 'foot', heightMm, bands: [first, second] };
 }
 
 /** The patches that touch some of these lines, but for those already known. */
-function across(lines: ReadonlySet<number>, known: ReadonlySet<Patch>, patches: readonly Patch[]): number[] {
-  return patches.flatMap((other, k) =>
-    !known.has(other) && [...other.touches.keys()].some((line) => lines.has(line)) ? [k] : [],
-  );
+function across(lines: ReadonlySet<number>, known: ReadonlySet<Patch>, { patches, byLine }: Net): number[] {
+  const found = new Set([...lines].flatMap((line) => byLine[line].touching));
+  return [...found].filter((k) => !known.has(patches[k])).sort((a, b) => a - b);
 }
 
 /**
@@ -307,10 +347,10 @@ function allAlike(
   patch: Patch,
   border: readonly [number, Reach][],
   lines: readonly ShapeLine[],
-  patches: readonly Patch[],
+  net: Net,
   [x, y]: Point,
 ): boolean {
-  const trends = border.map(([k, reach]) => ({ k, ...beyondLine(patch, k, reach, patches) }));
+  const trends = border.map(([k, reach]) => ({ k, ...beyondLine(patch, k, reach, net) }));
   const quiet = ({ k, above, below }: (typeof trends)[0]) =>
     patch.atEdge && !above && !below && lines[k].closed && !insideRing(lines[k].points, x, y);
   const telling = trends.filter((trend) => !quiet(trend));
@@ -324,10 +364,11 @@ function beyondLine(
   patch: Patch,
   line: number,
   { low, high }: Reach,
-  patches: readonly Patch[],
+  { byLine }: Net,
 ): { above: boolean; below: boolean } {
-  const across = patches
-    .filter((other) => other !== patch && other.touches.has(line))
-    .flatMap((other) => [...other.touches.values()]);
-  return { above: across.some((reach) => reach.high > high), below: across.some((reach) => reach.low < low) };
+  const { highest, lowest } = byLine[line];
+  return {
+    above: highest.some((other) => other.patch !== patch && other.mm > high),
+    below: lowest.some((other) => other.patch !== patch && other.mm < low),
+  };
 }

@@ -131,7 +131,8 @@ export function freeOutline(points: Ring): { shape: BaseShape; shift: [number, n
   return { shape: { kind: 'outline', points: ring.map(([x, y]) => [x - x0, y - y0]) }, shift: [-x0, -y0] };
 }
 
-function crossesItself(ring: Ring): boolean {
+/** Whether an outline crosses or touches itself. Looks at every pair of its sides. */
+export function crossesItself(ring: Ring): boolean {
   const side = (a: Point, b: Point, c: Point) =>
     Math.sign((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]));
   for (let i = 0; i < ring.length; i++)

@@ -179,6 +179,9 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
     }
     uncovered += footprint - taken;
   }
+  // Differences of volumes leave crumbs where there is nothing.
+  if (carve < 0 && carve > -CRUMB_MM3) carve = 0;
+  if (fill < 0 && fill > -CRUMB_MM3) fill = 0;
   if (areaMm2 < LEAST_AREA_MM2 || uncovered >= LEAST_AREA_MM2) return null;
   for (const pin of model.pins) {
     const heightMm = carried ? heightNow(carried, pin.heightMm) : pin.heightMm;
@@ -208,6 +211,9 @@ export function layOn(model: StackModel, option: Option, fromMm: number, carried
     moveMin: 0,
   };
 }
+
+/** What is nearer to nothing than this is nothing, mm3. */
+const CRUMB_MM3 = 0.1;
 
 /** What ending the stack at a height leaves to paste, and by how much that is more than paste may be deep. */
 export interface End {

@@ -6,18 +6,25 @@ import { emptyStores, usualSupport } from '../schemas/storesSchema.ts';
 import { untouchedStack, usualStacking } from '../stacking.ts';
 import { newTile } from '../tiles.ts';
 import { surfaceFrom6 } from './recipesFrom6.ts';
+import { faultOfWhole } from './sound.ts';
 
 /** Turns a document of version n into one of version n + 1; the entry at n. Chained until the present version is reached. */
 export type Migrations = Readonly<Record<number, (document: Record<string, unknown>) => Record<string, unknown>>>;
 
 type Fields = Record<string, unknown>;
-const listOf = (value: unknown): Fields[] => (Array.isArray(value) ? value : []);
+/** A list with each of its entries changed; what is no list is none, and entries that are none are left to be refused. */
+const eachOf = (value: unknown, change: (entry: Fields) => unknown): unknown[] =>
+  Array.isArray(value)
+    ? value.map((entry) =>
+        typeof entry === 'object' && entry !== null && !Array.isArray(entry) ? change(entry) : entry,
+      )
+    : [];
 
 const migrations: Migrations = {
   /** Version 1 knew straight contours and spots only, and one point of a spot was `at`. */
   1: (document) => ({
     ...document,
-    marks: listOf(document.marks).map(({ at, ...mark }) => ({
+    marks: eachOf(document.marks, ({ at, ...mark }) => ({
       ...mark,
       hidden: false,
       locked: false,
@@ -34,7 +41,7 @@ const migrations: Migrations = {
     envelope: { box: null, swingMm: null },
     limits: { dueDate: null, weightG: null, cost: null, benchHours: null, rules: [] },
     judging: { tiltDegrees: 20, unevenMm: 1.5, wayMm: 30 },
-    laid: listOf(document.laid).map((thing) => ({ ...thing, marginMm: 0 })),
+    laid: eachOf(document.laid, (thing) => ({ ...thing, marginMm: 0 })),
     things: [],
   }),
   /** Version 3 knew one tile, no voids, no zones and nothing brought in from outside. */
@@ -52,7 +59,7 @@ const migrations: Migrations = {
   /** Version 4 knew no offcuts, one foam anywhere, solid layers and the cheapest stack only. */
   4: (document) => ({
     ...document,
-    sheets: listOf(document.sheets).map((sheet) => ({
+    sheets: eachOf(document.sheets, (sheet) => ({
       ...sheet,
       own: null,
       tolerance: sheet.toleranceMm === null ? 'usual' : 'own',
@@ -62,15 +69,15 @@ const migrations: Migrations = {
     })),
     offcuts: [],
     stack: untouchedStack(),
-    tiles: listOf(document.tiles).map((tile) => ({ ...tile, stack: untouchedStack() })),
+    tiles: eachOf(document.tiles, (tile) => ({ ...tile, stack: untouchedStack() })),
     stacking: carriedStacking(document.stacking),
   }),
   /** Version 5 knew layers, but not how they are cut into pieces and laid on sheets. */
   5: (document) => ({
     ...document,
-    sheets: listOf(document.sheets).map((sheet) => ({ ...sheet, grain: false })),
+    sheets: eachOf(document.sheets, (sheet) => ({ ...sheet, grain: false })),
     nest: untouchedNest(),
-    tiles: listOf(document.tiles).map((tile) => ({ ...tile, nest: untouchedNest() })),
+    tiles: eachOf(document.tiles, (tile) => ({ ...tile, nest: untouchedNest() })),
     cutting: usualCutting(),
     paper: usualPaper(),
   }),
@@ -78,14 +85,14 @@ const migrations: Migrations = {
   6: (document) => ({
     ...document,
     ...surfaceFrom6(document.surface),
-    patches: listOf(document.patches).map((patch) => ({ ...patch, recipe: null })),
+    patches: eachOf(document.patches, (patch) => ({ ...patch, recipe: null })),
     rows: [],
     counts: [],
     zones: carriedZones(document.zones),
-    tiles: listOf(document.tiles).map((tile) => ({
+    tiles: eachOf(document.tiles, (tile) => ({
       ...tile,
       rows: [],
-      patches: listOf(tile.patches).map((patch) => ({ ...patch, recipe: null })),
+      patches: eachOf(tile.patches, (patch) => ({ ...patch, recipe: null })),
     })),
   }),
   /** Version 7 knew no cupboard, no packs and prices, nothing done, nothing overruled, and not what the piece stands on. */
@@ -115,7 +122,7 @@ const migrations: Migrations = {
   11: (document) => ({
     ...document,
     panels: [],
-    tiles: listOf(document.tiles).map((tile) => ({ ...tile, panels: [] })),
+    tiles: eachOf(document.tiles, (tile) => ({ ...tile, panels: [] })),
   }),
   /** Version 12 knew no base with an opening, and one figure for filling with any paste. */
   12: (document) => document,
@@ -135,7 +142,7 @@ const carriedZones = (zones: unknown): unknown =>
   typeof zones === 'object' && zones !== null && 'rules' in zones
     ? {
         ...zones,
-        rules: listOf(zones.rules).map((rule) => ({
+        rules: eachOf(zones.rules, (rule) => ({
           ...rule,
           recipe: null,
           when: { ...(rule.when as Fields), edge: null },
@@ -218,7 +225,8 @@ export function faultOfEdit(before: Project, next: Project): Fault | null {
       remedy: 'Nothing was changed.',
     };
   }
-  return null;
+  const whole = faultOfWhole(next, before);
+  return whole && { ...whole, message: `That does not go: ${whole.message}`, remedy: 'Nothing was changed.' };
 }
 
 /** Reads a project from a parsed document; says which path is wrong and why. */
@@ -236,7 +244,10 @@ export function parseProject(document: unknown): Result<Project> {
   const carried = migrate(fields);
   if (!carried.ok) return carried;
   const parsed = projectSchema.safeParse(carried.value);
-  if (parsed.success) return good(parsed.data);
+  if (parsed.success) {
+    const whole = faultOfWhole(parsed.data);
+    return whole ? { ok: false, fault: whole } : good(parsed.data);
+  }
   const issues = parsed.error.issues;
   const shown = issues.slice(0, 5).map(issueText).join('; ');
   const more = issues.length > 5 ? `; and ${issues.length - 5} more` : '';

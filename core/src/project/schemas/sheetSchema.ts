@@ -53,7 +53,7 @@ export const sheetSchema = z.strictObject({
   grain: z.boolean(),
   count: z.number().int().min(0).max(999),
   /** Of one sheet, in the project's currency. */
-  price: z.number().min(0).nullable(),
+  price: z.number().min(0).max(1e6).nullable(),
   /** Whether more than those in the shed can be bought. */
   buyable: z.boolean(),
   /** Where it is kept. */

@@ -9,7 +9,11 @@ export const terrainSchema = z.strictObject({
   rows: z.number().int().min(2).max(600),
   data: z.string().max(1_000_000),
   /** What the lowest and the highest number of the data stand for in the grid that was read, in its own unit. */
-  from: z.strictObject({ low: z.number(), high: z.number(), cell: z.number().gt(0) }),
+  from: z.strictObject({
+    low: z.number().min(-1e9).max(1e9),
+    high: z.number().min(-1e9).max(1e9),
+    cell: z.number().gt(0).max(1e9),
+  }),
   /** The part of the grid that is used, as shares of its width and depth. */
   crop: z
     .strictObject({
@@ -33,7 +37,10 @@ export const terrainSchema = z.strictObject({
 });
 export type Terrain = z.infer<typeof terrainSchema>;
 
-const pinSchema = z.strictObject({ px: z.tuple([z.number(), z.number()]), mm: pointSchema });
+const pinSchema = z.strictObject({
+  px: z.tuple([z.number().min(-1e6).max(1e6), z.number().min(-1e6).max(1e6)]),
+  mm: pointSchema,
+});
 
 /** A scan or photo under the plan, placed by two of its points. */
 export const underlaySchema = z.strictObject({
