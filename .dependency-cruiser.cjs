@@ -59,7 +59,7 @@ module.exports = {
       from: { path: '^core/src/', pathNot: ['\\.test\\.ts$', '^core/src/testing/'] },
       to: {
         dependencyTypes: ['npm', 'npm-dev', 'core', 'npm-no-pkg', 'npm-unknown'],
-        pathNot: '(^|/)node_modules/(zod|clipper2-ts)/',
+        pathNot: '(^|/)node_modules/(zod|clipper2-ts|@stdlib/math-base-special-[a-z0-9]+)/',
       },
     },
     {

@@ -7,7 +7,6 @@ import {
   type Plan,
   type Project,
   plan,
-  planReportSchema,
   planWithMoves,
   type Result,
   readProject,
@@ -18,6 +17,7 @@ import {
   type UnitSystem,
   wholeList,
   withLayout,
+  writePlan,
   writeProject,
 } from '@hosket/core';
 import { code, fail, type Output } from './exit.ts';
@@ -113,7 +113,7 @@ export async function carryOut(
     const list = wholeList(project, report);
     const packs = list.shopping.map((line) => sayBuy(line, system));
     output.out(writeShoppingCsv(list, packs, semicolons));
-  } else if (json) output.out(`${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`);
+  } else if (json) output.out(writePlan(report));
   else output.out(planText(project, report, system));
   return stopped ? code.stopped : code.ok;
 }

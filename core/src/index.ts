@@ -1,4 +1,6 @@
-/** The face of the core: what the command line, the browser and the benches may use. */
+/** The face of the core: what the command line, the browser and the benches may use. Its first line sees to it that they all get the same figures. */
+import './units/fixedMath.ts';
+
 export { type Finding, findingIn, sayGradient } from './checks/index.ts';
 export {
   bedName,
@@ -131,6 +133,7 @@ export {
   type StackReport,
   type StageReport,
   type WedgesReport,
+  writePlan,
 } from './report/index.ts';
 export {
   benchSheet,

@@ -1,4 +1,5 @@
 import type { Air } from '../project/index.ts';
+import { power } from '../units/index.ts';
 
 /**
  * Saturation vapour pressure over water, Pa, for -45 to 60 C. Magnus form: 611.2 exp(17.62 T / (243.12 + T)) (WMO guide, from memory).
@@ -26,7 +27,7 @@ export function dryingFactor({ temperatureC, humidityPercent, airSpeedMs }: Air)
 }
 
 /** Diffusion out of the depth goes about 1.5 times faster for 10 K more. */
-export const depthFactor = ({ temperatureC }: Air): number => 1.5 ** ((20 - temperatureC) / 10);
+export const depthFactor = ({ temperatureC }: Air): number => power(1.5, (20 - temperatureC) / 10);
 
 /** A reaction goes about twice as fast for 10 K more (E about 52 kJ/mol), for 12 to 35 C. */
-export const reactionFactor = ({ temperatureC }: Air): number => 2 ** ((20 - temperatureC) / 10);
+export const reactionFactor = ({ temperatureC }: Air): number => power(2, (20 - temperatureC) / 10);

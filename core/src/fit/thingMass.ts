@@ -1,6 +1,7 @@
 /** What things weigh that stand on the ground, g: by kind and size, where the builder has not weighed them. Common practice, no source. */
+
 import { footAreaMm2, type Thing } from '../project/index.ts';
-import { exactly, type Range, scaleRange, sum } from '../units/index.ts';
+import { exactly, power, type Range, scaleRange, sum } from '../units/index.ts';
 
 /** A person of 1750 mm has 70 litres. */
 const PERSON_MM = 1750;
@@ -28,7 +29,7 @@ export function massOfThing(thing: Thing): Range {
   switch (kind) {
     case 'figure': {
       const baseMm = Math.min(BASE_MM, heightMm / 10);
-      const body = scaleRange(FIGURE, PERSON_ML * ((heightMm - baseMm) / PERSON_MM) ** 3);
+      const body = scaleRange(FIGURE, PERSON_ML * power((heightMm - baseMm) / PERSON_MM, 3));
       return sum([body, scaleRange(BASE, room(thing, baseMm))]);
     }
     case 'tree': {

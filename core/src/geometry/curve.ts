@@ -35,7 +35,7 @@ const mirrored = (end: Point, next: Point): Point => [2 * end[0] - next[0], 2 * 
 
 /** The point at share t between b and c. */
 function onSpline(a: Point, b: Point, c: Point, d: Point, t: number): Point {
-  const knot = (from: Point, to: Point) => Math.max(1e-3, Math.hypot(to[0] - from[0], to[1] - from[1]) ** 0.5);
+  const knot = (from: Point, to: Point) => Math.max(1e-3, Math.sqrt(Math.hypot(to[0] - from[0], to[1] - from[1])));
   const t1 = knot(a, b);
   const t2 = t1 + knot(b, c);
   const t3 = t2 + knot(c, d);

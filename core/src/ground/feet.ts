@@ -2,6 +2,7 @@
  * How the foot of a hill runs out below its lowest closed lines: by a power law whose power is read from how the lines above it widen. Heights
  * in mm.
  */
+import { power as raised } from '../units/index.ts';
 import type { Regions, Rule } from './regions.ts';
 
 /** The power of a foot when nothing tells how the lines widen; of a straight fall, which stops at the board with a kink; and of the softest. */
@@ -28,7 +29,7 @@ export function feetOf(z: Float64Array, regions: Regions, columns: number): (((h
 function runningOut(heightMm: number, power: number): (height: number) => number {
   return (height) => {
     if (height >= heightMm) return height;
-    return heightMm * Math.max(0, 1 - (heightMm - height) / (power * heightMm)) ** power;
+    return heightMm * raised(Math.max(0, 1 - (heightMm - height) / (power * heightMm)), power);
   };
 }
 

@@ -1,4 +1,5 @@
 /** From the solved surface to ground: summits and hollows rounded over, feet of hills run out, nothing below the board. */
+import { power as raised } from '../units/index.ts';
 import { feetOf } from './feet.ts';
 import type { Regions, Rule } from './regions.ts';
 
@@ -51,7 +52,7 @@ const FLATTEST = 2;
 function rounded(most: number, limit: number): (above: number) => number {
   if (most <= 0) return (above) => above;
   if (limit <= 0) return () => 0;
-  const top = most / (1 + (most / limit) ** 4) ** 0.25;
+  const top = most / Math.sqrt(Math.sqrt(1 + ((most / limit) ** 2) ** 2));
   const power = Math.min(FLATTEST, most / top);
-  return (above) => top * (1 - Math.max(0, 1 - above / most) ** power);
+  return (above) => top * (1 - raised(Math.max(0, 1 - above / most), power));
 }

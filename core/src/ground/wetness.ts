@@ -1,6 +1,8 @@
 /** Flow accumulation and the topographic wetness index of a ground. */
+
 import type { Grid, Ring } from '../geometry/index.ts';
 import { toEnd } from '../kernel/index.ts';
+import { power } from '../units/index.ts';
 import { type Flood, floodIn, thinnedTo } from './flood.ts';
 
 /** The eight neighbours: columns and rows to the side. */
@@ -40,7 +42,7 @@ export function flowAccumulation(grid: Grid, { spill, order, from }: Flood, stee
       if (i + di < 0 || i + di >= columns || j + dj < 0 || j + dj >= rows) continue;
       const fall = (spill[n] - spill[n + dj * columns + di]) / (di && dj ? Math.SQRT2 : 1);
       if (fall <= 0) continue;
-      falls[side] = steepest ? fall : fall ** POWER;
+      falls[side] = steepest ? fall : power(fall, POWER);
       sum += falls[side];
       if (best < 0 || falls[side] > falls[best]) best = side;
     }

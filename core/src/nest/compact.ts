@@ -2,7 +2,9 @@
  * Compaction of a finished layout: the wall of the strip comes in by small steps while contacts push pieces apart (position-based relaxation),
  * until it no longer goes.
  */
+
 import { meetRings, ringArea } from '../geometry/index.ts';
+import { power } from '../units/index.ts';
 import { type Body, bodyOf, type Contact, contactsOf, lie, NEAR_MM, placeOf, type Walls } from './bodies.ts';
 import type { Placed, Prepared } from './problem.ts';
 
@@ -71,8 +73,8 @@ function hopeful(lacks: readonly number[]): boolean {
   const done = lacks.length;
   if (done < LOOK_BACK + 4) return true;
   const now = lacks[done - 1];
-  const share = (now / lacks[done - 1 - LOOK_BACK]) ** (1 / LOOK_BACK);
-  return now * share ** (ROUNDS - done) < HAIR_MM;
+  const share = power(now / lacks[done - 1 - LOOK_BACK], 1 / LOOK_BACK);
+  return now * power(share, ROUNDS - done) < HAIR_MM;
 }
 
 const stateOf = ({ x, y, angle }: Body): readonly [number, number, number] => [x, y, angle];

@@ -15,6 +15,7 @@ export {
   type StackReport,
   type StageReport,
   type WedgesReport,
+  writePlan,
 } from './schema.ts';
 export { wedgesReport } from './wedges.ts';
 export type { Worked } from './worked.ts';

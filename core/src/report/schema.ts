@@ -346,6 +346,9 @@ export const planReportSchema = z.strictObject({
 });
 
 export type PlanReport = z.infer<typeof planReportSchema>;
+
+/** The text of a plan, its fields in the order of the format: the same on every machine, to the last digit. */
+export const writePlan = (report: PlanReport): string => `${JSON.stringify(planReportSchema.parse(report), null, 1)}\n`;
 export type LandformReport = z.infer<typeof builtSchema>;
 export type SpanReport = z.infer<typeof spanSchema>;
 export type LaidReport = z.infer<typeof laidSchema>;

@@ -1,6 +1,7 @@
 import { heightAt, lineLength, type Point, pointAlong } from '../geometry/index.ts';
 import type { Ground } from '../ground/index.ts';
 import { type Count, isClosed, type Row, runOf } from '../project/index.ts';
+import { power } from '../units/index.ts';
 
 /** A line that turns by more than this has a corner there, which wants a post of its own, degrees. */
 const CORNER_DEGREES = 20;
@@ -116,7 +117,7 @@ export interface HouseShare {
  * weighs a sixteenth of a gram, one of 60 mm 40 g.
  */
 export function houseShare(frontageMm: number): HouseShare {
-  const walls = (side: number) => side ** 3 - Math.max(0, side - 2 * WALL_MM) ** 3;
+  const walls = (side: number) => power(side, 3) - power(Math.max(0, side - 2 * WALL_MM), 3);
   return { minutes: frontageMm / USUAL_HOUSE_MM, mass: walls(frontageMm) / walls(USUAL_HOUSE_MM) };
 }
 

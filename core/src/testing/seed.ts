@@ -1,3 +1,4 @@
+import '../units/index.ts';
 import fc from 'fast-check';
 import { inject } from 'vitest';
 

@@ -1,5 +1,6 @@
 export * from './amount.ts';
 export * from './chance.ts';
+export { power } from './fixedMath.ts';
 export * from './measures.ts';
 export { grams, inWords, mm, mm2, type Said, saidOf, sentence } from './quantity.ts';
 export * from './readNumber.ts';

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { addNew, addSample, duplicate, firstToOpen, readKept, remove, restore, samples } from '../store/library.ts';
 import { eraseKept, type Listed, listKept, TRASH_DAYS } from '../store/listing.ts';
 import { Button } from '../ui/Button.tsx';
@@ -104,6 +104,13 @@ export function Projects() {
         ))}
       </ul>
       <Backup count={here.length} />
+      <p className="mt-4 text-xs text-muted">
+        Hosket is open:{' '}
+        <Link to="/licences" className="underline" onClick={() => useShell.setState({ projects: false })}>
+          licences of what it is made of
+        </Link>
+        .
+      </p>
       {unreadable.length > 0 && (
         <>
           <h3 className="mt-4 text-base">Cannot be read</h3>

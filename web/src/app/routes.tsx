@@ -10,6 +10,7 @@ import { StagesView } from '../views/stages/StagesView.tsx';
 import { PrintedSheet } from '../views/stores/PrintedSheet.tsx';
 import { StoresView } from '../views/stores/StoresView.tsx';
 import { SurfaceView } from '../views/surface/SurfaceView.tsx';
+import { Licences } from './Licences.tsx';
 import { Failed, Missing } from './Missing.tsx';
 import { Shell } from './Shell.tsx';
 
@@ -49,5 +50,6 @@ export const router = createBrowserRouter([
       { path: 'print', element: <PrintedSheet />, errorElement: <Failed /> },
     ],
   },
+  { path: '/licences', element: <Licences />, errorElement: <Failed /> },
   { path: '*', element: <Missing why="There is no such page." /> },
 ]);

@@ -5,17 +5,19 @@ import { importText, readKept } from './library.ts';
 import { listKept } from './listing.ts';
 
 /** Every project that is not deleted, as a zip; `left` are those that cannot be read. */
-export async function backUpAll(): Promise<{ zip: Uint8Array; count: number; left: string[] }> {
-  const files: { name: string; text: string }[] = [];
+export async function backUpAll(
+  files: typeof withFiles = withFiles,
+): Promise<{ zip: Uint8Array; count: number; left: string[] }> {
+  const all: { name: string; text: string }[] = [];
   const left: string[] = [];
   for (const { id, name, deletedAt } of await listKept()) {
     if (deletedAt !== null) continue;
     const kept = await readKept(id).catch(() => undefined);
-    if (kept) files.push({ name, text: writeProject(kept.project) });
+    if (kept) all.push({ name, text: writeProject(kept.project) });
     else left.push(name);
   }
-  const zip = await withFiles('Writing the backup', (calls) => calls.writeBackup(files));
-  return { zip, count: files.length, left };
+  const zip = await files('Writing the backup', (calls) => calls.writeBackup(all));
+  return { zip, count: all.length, left };
 }
 
 export interface BroughtBack {
@@ -27,8 +29,8 @@ export interface BroughtBack {
 }
 
 /** Adds what a backup holds beside what is here; what is here already, as it is in the backup, is not added twice. Throws where it is no backup. */
-export async function bringBack(bytes: Uint8Array): Promise<BroughtBack> {
-  const read = await withFiles('Reading the backup', (calls) => calls.readBackup(bytes));
+export async function bringBack(bytes: Uint8Array, files: typeof withFiles = withFiles): Promise<BroughtBack> {
+  const read = await files('Reading the backup', (calls) => calls.readBackup(bytes));
   if (!read.ok) throw new Error(`${read.fault.message} ${read.fault.remedy}`);
   const here = new Set<string>();
   for (const { id, deletedAt } of await listKept()) {

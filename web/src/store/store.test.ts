@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { addItem, changeItem, findItem, type Mark, writeProject } from '@hosket/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { FilesAfar, withFiles } from '../worker/files.ts';
 import { saveStore, startAutosave } from './autosave.ts';
 import { backUpAll, bringBack } from './backup.ts';
 import { database } from './database.ts';
@@ -9,6 +10,9 @@ import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, readKept
 import { emptyTrash, listKept, rawText, TRASH_DAYS } from './listing.ts';
 import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
 import { revisionOf } from './writes.ts';
+
+/** Node has no workers of the browser's kind: the same readers and writers, here. */
+const here: typeof withFiles = async (_, run) => run((await import('@hosket/formats')) as unknown as FilesAfar);
 
 beforeEach(async () => {
   await database.projects.clear();
@@ -103,7 +107,7 @@ describe('reading a project to hand it out', () => {
     // Another tab writes: whoever only reads after that does not follow it.
     await database.projects.update(id, { revision: 7 });
     expect((await readKept(id))?.project.notes).toBe(project.notes);
-    await backUpAll();
+    await backUpAll(here);
     expect(lastEditOf(id)?.project.notes).toBe('last');
     expect(revisionOf(id)).toBe(0);
   });
@@ -113,16 +117,16 @@ describe('a backup of everything', () => {
   it('brings back what is lost, and nothing twice', async () => {
     const [demo, own] = [await addDemo(), await addNew()];
     await database.projects.put({ id: 'x', name: 'Broken', project: null } as never);
-    const { zip, count, left } = await backUpAll();
+    const { zip, count, left } = await backUpAll(here);
     expect([count, left]).toEqual([2, ['Broken']]);
     const before = [(await openKept(demo))?.project, (await openKept(own))?.project];
-    expect(await bringBack(zip)).toEqual({ added: 0, same: 2, refused: [] });
+    expect(await bringBack(zip, here)).toEqual({ added: 0, same: 2, refused: [] });
     await database.projects.clear();
-    expect(await bringBack(zip)).toEqual({ added: 2, same: 0, refused: [] });
+    expect(await bringBack(zip, here)).toEqual({ added: 2, same: 0, refused: [] });
     const back = (await database.projects.toArray()).map(({ project }) => project);
     expect(back).toHaveLength(2);
     for (const project of before) expect(back).toContainEqual(project);
-    await expect(bringBack(new Uint8Array([1, 2, 3]))).rejects.toThrow('no zip');
+    await expect(bringBack(new Uint8Array([1, 2, 3]), here)).rejects.toThrow('no zip');
   });
 });
 

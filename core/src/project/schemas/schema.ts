@@ -131,11 +131,7 @@ export const projectSchema = z.strictObject({
   support: supportSchema,
   bench: benchSchema,
   /** Feeds the spread of the finish date: the same seed always gives the same plan. */
-  seed: z
-    .number()
-    .int()
-    .min(0)
-    .max(2 ** 31),
+  seed: z.number().int().min(0).max(2_147_483_648),
 });
 
 export type Project = z.infer<typeof projectSchema>;

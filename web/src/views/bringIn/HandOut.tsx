@@ -1,3 +1,4 @@
+import { writePlan } from '@hosket/core';
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { savePicture } from '../../instruments/handling/picture.ts';
@@ -11,6 +12,7 @@ const kinds = [
   { ending: 'dxf', words: 'Plan as DXF, in millimetres', type: 'application/dxf' },
   { ending: 'geojson', words: 'Plan as GeoJSON, in real size', type: 'application/geo+json' },
   { ending: 'asc', words: 'Ground as ASCII grid, in millimetres', type: 'text/plain' },
+  { ending: 'plan.json', words: 'Every figure of the plan as JSON', type: 'application/json' },
   { ending: 'tif', words: 'Ground as GeoTIFF, in millimetres', type: 'image/tiff' },
 ] as const;
 type Ending = (typeof kinds)[number]['ending'];
@@ -18,7 +20,8 @@ type Ending = (typeof kinds)[number]['ending'];
 function contentOf(calls: FilesAfar, ending: Ending): Promise<string | ArrayBuffer> {
   if (ending === 'dxf') return calls.writeDxf(projectNow());
   if (ending === 'geojson') return calls.writeGeoJson(projectNow());
-  const { fields } = usePlan.getState();
+  const { fields, report } = usePlan.getState();
+  if (ending === 'plan.json' && report) return Promise.resolve(writePlan(report));
   if (!fields) throw new Error('the ground is not worked out yet');
   const heights = { ...fields.ground, cell: fields.ground.cellMm };
   return ending === 'asc' ? calls.writeAsciiGrid(heights) : calls.writeGeoTiff(heights);
