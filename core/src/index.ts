@@ -55,7 +55,7 @@ export {
   smallPlan,
   smallSection,
 } from './handout/index.ts';
-export { type StageTime, toEnd } from './kernel/index.ts';
+export { type StageTime, shared, toEnd } from './kernel/index.ts';
 export {
   fillMinPerLOf,
   type RoomWork,

@@ -1,4 +1,5 @@
 export { createKernel, type Kernel, type StageTime } from './kernel.ts';
 export { readAsOne } from './reading.ts';
 export * from './run.ts';
+export { shared } from './share.ts';
 export { type Given, type Stage, stagesOf } from './stage.ts';

@@ -11,8 +11,11 @@ export interface Kept {
   /** When it was deleted; it can be brought back until it is cleared away. */
   deletedAt: number | null;
   project: Project;
-  past: Project[];
-  future: Project[];
+  /** What undo and redo need, as changes (`steps.ts`); records from before have whole projects in `past` and `future` instead. */
+  back?: unknown[];
+  forward?: unknown[];
+  past?: Project[];
+  future?: Project[];
 }
 
 type Projects = Dexie & { projects: EntityTable<Kept, 'id'> };

@@ -1,48 +1,58 @@
-import { type Project, parseProject, type Result, readProject, startProject } from '@hosket/core';
+import { type Project, parseProject, type Result, readProject, shared, startProject } from '@hosket/core';
 import demo from '../../../samples/harl-quarry.hosket.json?raw';
 import { database, type Kept } from './database.ts';
 import { dropLastEdit, lastEditOf } from './lastEdit.ts';
 import { listKept } from './listing.ts';
+import { stepsRead } from './steps.ts';
 import { tell } from './tabs.ts';
 import { followsNow, keepAnew, keepBeside, write } from './writes.ts';
 
 /** The projects kept in this browser. */
 
 /** A kept project with its steps, carried to the present version of the format where an older Hosket kept it. Only read: nothing is changed by it. */
-export async function readKept(id: string): Promise<Kept | undefined> {
+export async function readKept(id: string): Promise<Opened | undefined> {
   const kept = await database.projects.get(id);
   if (!kept) return undefined;
   const read = parseProject(kept.project);
   if (!read.ok) throw new Error(`${kept.name} cannot be read, at ${read.fault.place}: ${read.fault.message}`);
-  const steps = (list: readonly unknown[]) =>
-    (Array.isArray(list) ? list : []).flatMap((step) => {
-      const carried = parseProject(step);
-      return carried.ok ? [carried.value] : [];
-    });
-  const shared = sharing();
-  return {
-    ...kept,
-    project: shared(read.value),
-    past: steps(kept.past).map(shared),
-    future: steps(kept.future).map(shared),
-  };
+  const { past, future } = stepsRead(kept);
+  return { ...kept, project: read.value, past: carried(past, read.value), future: carried(future, read.value) };
+}
+
+/** A kept project with its steps as whole projects, the nearest last. */
+export interface Opened extends Kept {
+  past: Project[];
+  future: Project[];
+}
+
+/** Steps in the present version of the format; what is the same in one and the next is held only once. */
+function carried(steps: readonly unknown[], project: Project): Project[] {
+  const found: Project[] = [];
+  let from = project;
+  for (const step of [...steps].reverse()) {
+    const read = parseProject(step);
+    if (!read.ok) continue;
+    from = shared(from, read.value);
+    found.unshift(from);
+  }
+  return found;
 }
 
 /** The same, shown as another tab writes it: what is written here follows that. */
-export async function followKept(id: string): Promise<Kept | undefined> {
+export async function followKept(id: string): Promise<Opened | undefined> {
   const kept = await readKept(id);
   if (kept) followsNow(id, kept.revision);
   return kept;
 }
 
 /** The same, to be worked on: with the last edit that its page did not live to write. */
-export async function openKept(id: string): Promise<Kept | undefined> {
+export async function openKept(id: string): Promise<Opened | undefined> {
   const kept = await followKept(id);
   return kept?.deletedAt === null ? withLastEdit(kept) : kept;
 }
 
 /** A last edit that was not written any more before its page was closed becomes a step; where another tab has written since, a project beside. */
-async function withLastEdit(kept: Kept): Promise<Kept> {
+async function withLastEdit(kept: Opened): Promise<Opened> {
   const last = lastEditOf(kept.id);
   if (!last) return kept;
   const same = JSON.stringify(last.project) === JSON.stringify(kept.project);
@@ -56,24 +66,6 @@ async function withLastEdit(kept: Kept): Promise<Kept> {
     // The disk is still full: it is shown all the same, and stays where it is until it can be written.
   }
   return next;
-}
-
-/** Steps of one project mostly carry the same picture and the same grid of heights: each is held, and kept, only once. */
-function sharing(): (project: Project) => Project {
-  const known = new Map<string, unknown>();
-  const once = <T>(value: T, key: string | undefined): T => {
-    if (value === null || key === undefined) return value;
-    if (!known.has(key)) known.set(key, value);
-    return known.get(key) as T;
-  };
-  return (project) => ({
-    ...project,
-    underlay: project.underlay && {
-      ...project.underlay,
-      picture: once(project.underlay.picture, project.underlay.picture.data),
-    },
-    terrain: once(project.terrain, JSON.stringify(project.terrain)),
-  });
 }
 
 /** The samples that come with Hosket; the first is the demo. */

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { addItem, changeItem, findItem, type Mark, writeProject } from '@hosket/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { FilesAfar, withFiles } from '../worker/files.ts';
-import { saveStore, startAutosave } from './autosave.ts';
+import { flushSave, saveStore, startAutosave } from './autosave.ts';
 import { backUpAll, bringBack } from './backup.ts';
 import { database } from './database.ts';
 import { keepLastEdit, lastEditOf } from './lastEdit.ts';
@@ -229,5 +229,54 @@ describe('an edit that no file could hold', () => {
     expect(refusals.getState().last).toMatch(/^That does not go: .*80.*\nrecipes\nNothing was changed\.$/);
     edit((p) => ({ ...p, name: 'Another name' }));
     expect(now().name).toBe('Another name');
+  });
+});
+
+describe('undo and redo as they are kept', () => {
+  it('are changes: eighty steps of a project with a picture take little more room than the project, and all can be taken again', async () => {
+    const id = await addDemo();
+    await open(id);
+    edit((project) => ({
+      ...project,
+      underlay: {
+        name: 'scan',
+        picture: { type: 'image/jpeg', widthPx: 10, heightPx: 10, data: 'A'.repeat(400_000) },
+        pins: [
+          { px: [1, 1], mm: [10, 10] },
+          { px: [9, 1], mm: [90, 10] },
+        ],
+        strengthPercent: 50,
+        hidden: false,
+      },
+    }));
+    const stop = startAutosave();
+    for (let k = 0; k < 60; k++) edit((project) => ({ ...project, notes: `${project.notes}.` }));
+    for (let k = 0; k < 20; k++) undo();
+    const { past, future } = keptHistory();
+    await flushSave();
+    stop();
+    const record = await database.projects.get(id);
+    expect(JSON.stringify([record?.back, record?.forward]).length).toBeLessThan(600_000);
+    const again = await openKept(id);
+    const notes = (steps?: readonly { notes: string }[]) => steps?.map((step) => step.notes);
+    expect(again?.project).toEqual(now());
+    expect([notes(again?.past), notes(again?.future)]).toEqual([notes(past), notes(future)]);
+    expect(again?.past).toEqual(past);
+    expect(again?.past.at(-1)?.underlay?.picture).toBe(again?.past.at(-2)?.underlay?.picture);
+    expect(future).toHaveLength(20);
+  });
+
+  it('of a record that holds whole projects are read as they are', async () => {
+    const id = await addNew();
+    const kept = await database.projects.get(id);
+    if (!kept) throw new Error('nothing was kept');
+    const { back: _, forward: __, ...rest } = kept;
+    const step = (notes: string) => ({ ...kept.project, notes });
+    await database.projects.put({ ...rest, past: [step('a'), step('b')], future: [step('z'), step('y')] });
+    const read = await readKept(id);
+    expect([read?.past.map(({ notes }) => notes), read?.future.map(({ notes }) => notes)]).toEqual([
+      ['a', 'b'],
+      ['z', 'y'],
+    ]);
   });
 });

@@ -168,8 +168,9 @@ describe('several tabs on one project', () => {
     }
     for (const tab of tabs) await flushed(tab);
     await settle();
-    const everything = (await keeper.database.projects.toArray())
-      .flatMap(({ project, past, future }) => [project, ...past, ...future])
+    const ids = (await keeper.database.projects.toArray()).map((kept) => kept.id);
+    const everything = (await Promise.all(ids.map((each) => keeper.library.readKept(each))))
+      .flatMap((kept) => (kept ? [kept.project, ...kept.past, ...kept.future] : []))
       .map(({ notes }) => ` ${notes} `)
       .join('');
     const lost = [...words.keys()].filter((word) => !everything.includes(` ${word} `));

@@ -1,6 +1,7 @@
 /** Writes of the open project: each follows the one before it, or is kept beside what another tab wrote. */
 import type { Project } from '@hosket/core';
 import { database } from './database.ts';
+import { stepsWritten } from './steps.ts';
 
 /** What was written last, by this tab or as it was read, for each project that was opened here. */
 const revisions = new Map<string, number>();
@@ -29,8 +30,8 @@ export async function keepAnew(project: Project): Promise<string> {
     deletedAt: null,
     revision: 0,
     project,
-    past: [],
-    future: [],
+    back: [],
+    forward: [],
   });
   return id;
 }
@@ -57,8 +58,7 @@ export const write = (id: string, { project, past, future }: Written): Promise<s
       deletedAt: null,
       revision: revision + 1,
       project,
-      past,
-      future,
+      ...stepsWritten(project, past, future),
     });
     revisions.set(id, revision + 1);
     return null;
