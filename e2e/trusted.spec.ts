@@ -179,3 +179,47 @@ test('where the storage never answers that is said, and one may work without it 
   await page.getByRole('heading', { name: 'Ground' }).waitFor();
   await expect(page.getByLabel('Nothing is kept')).toBeVisible();
 });
+
+test('an earlier state is looked at and taken back, and that can be undone', async ({ app, page }) => {
+  await app.startOwn('States');
+  await app.show('Brief');
+  for (const width of ['310', '320', '330']) await app.write('Width', width);
+  await app.saved();
+  await page.getByRole('button', { name: 'Earlier states' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Earlier states' });
+  const steps = dialog.getByRole('list', { name: 'Steps back' }).getByRole('listitem');
+  await expect(steps.first()).toContainText('1 step back');
+  await expect(steps.first()).toContainText('320 × 210 mm');
+  await expect(steps.first()).toContainText('Other then: the base');
+  await dialog.getByRole('button', { name: 'Take back: 2 steps back' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('310 mm');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('330 mm');
+  // Of another day: as it is kept when it is changed on a later one.
+  await app.saved();
+  await page.evaluate(
+    () =>
+      new Promise<void>((done, fail) => {
+        const opened = indexedDB.open('hosket');
+        opened.onerror = fail;
+        opened.onsuccess = () => {
+          const records = opened.result.transaction('projects', 'readwrite').objectStore('projects');
+          records.openCursor().onsuccess = ({ target }) => {
+            const cursor = (target as IDBRequest<IDBCursorWithValue | null>).result;
+            if (!cursor) {
+              opened.result.close();
+              return done();
+            }
+            cursor.update({ ...cursor.value, changedAt: Date.UTC(2026, 9, 5, 12) });
+            cursor.continue();
+          };
+        };
+      }),
+  );
+  await page.reload();
+  await app.write('Width', '400');
+  await app.saved();
+  await page.getByRole('button', { name: 'Earlier states' }).click();
+  await dialog.getByRole('button', { name: 'Take back: At the end of 5 October 2026' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('330 mm');
+});

@@ -32,3 +32,18 @@ function tryPort(app: Express, host: string, port: number): Promise<Server | nul
     });
   });
 }
+
+/** What is being answered is given so long to end, ms. */
+const LONGEST_STOP_MS = 3000;
+
+/** Takes no more; what is being answered is answered to its end, unless that takes too long. */
+export function stopped(server: Server): Promise<void> {
+  return new Promise((done) => {
+    const late = setTimeout(() => server.closeAllConnections(), LONGEST_STOP_MS);
+    server.close(() => {
+      clearTimeout(late);
+      done();
+    });
+    server.closeIdleConnections();
+  });
+}

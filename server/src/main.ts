@@ -1,10 +1,9 @@
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { heightsInThreads } from './heights.ts';
-import { listenNear } from './listen.ts';
+import { listenNear, stopped } from './listen.ts';
 
 const DEFAULT_PORT = 4870;
-const LONGEST_STOP_MS = 3000;
 const host = process.env.HOST || '127.0.0.1';
 const port = process.env.PORT;
 // An empty one is as good as none; one of blanks alone is a slip.
@@ -20,12 +19,11 @@ async function start(): Promise<void> {
   console.log(`Hosket is at http://${host.includes(':') ? `[${host}]` : host}:${got}/  (Ctrl+C stops it)`);
   let stopping = false;
   const stop = () => {
-    // What is being answered is answered to its end; a second signal, or too long a wait, ends it all.
     if (stopping) return server.closeAllConnections();
     stopping = true;
-    server.close(() => void heights.stop().finally(() => process.exit(0)));
-    server.closeIdleConnections();
-    setTimeout(() => server.closeAllConnections(), LONGEST_STOP_MS).unref();
+    void stopped(server)
+      .then(heights.stop)
+      .finally(() => process.exit(0));
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

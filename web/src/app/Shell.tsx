@@ -18,6 +18,7 @@ import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
 import { exportProject } from './files.ts';
+import { History } from './History.tsx';
 import { Missing } from './Missing.tsx';
 import { Projects } from './Projects.tsx';
 import { useShell } from './shellStore.ts';
@@ -177,6 +178,7 @@ function Bench({ projectId }: { projectId: string }) {
         <SectionStrip />
       </div>
       <Projects />
+      <History />
       <CommandSearch commands={commands} />
       <Shortcuts commands={commands} />
       <FilesBusy />

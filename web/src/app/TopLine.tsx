@@ -1,5 +1,5 @@
 import { baseSize, formatScale } from '@hosket/core';
-import { FolderOpen, Redo2, Search, Undo2 } from 'lucide-react';
+import { FolderOpen, History as HistoryIcon, Redo2, Search, Undo2 } from 'lucide-react';
 import { useStore } from 'zustand';
 import { saveStore } from '../store/autosave.ts';
 import { redo, undo, useHistorySteps, useProject } from '../store/projectStore.ts';
@@ -34,6 +34,14 @@ export function TopLine() {
       </Button>
       <Button tone="quiet" aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={forward === 0} onClick={redo}>
         <Redo2 size={16} aria-hidden />
+      </Button>
+      <Button
+        tone="quiet"
+        aria-label="Earlier states"
+        title="Earlier states"
+        onClick={() => useShell.setState({ history: true })}
+      >
+        <HistoryIcon size={16} aria-hidden />
       </Button>
       <Button
         tone="quiet"

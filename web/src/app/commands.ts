@@ -37,6 +37,7 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     ...bands.map(({ id, name }, k) => ({ name: `Go to ${name}`, keys: `Alt+${k + 1}`, run: () => to(id) })),
     { name: 'Undo', keys: 'Ctrl+Z', run: undo },
     { name: 'Redo', keys: 'Ctrl+Shift+Z', run: redo },
+    { name: 'Earlier states of this project', run: () => useShell.setState({ history: true }) },
     ...[...markKinds, ...landformKinds, ...laidThings, ...standing, ...hollows, ...rowKinds, 'patch' as const].map(
       (kind) => ({
         name: `Draw: ${kindWords[kind].title.toLowerCase()}`,

@@ -1,5 +1,5 @@
 import type { Project } from '@hosket/core';
-import Dexie, { type DexieOptions, type EntityTable } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable, type Table } from 'dexie';
 
 /** A project as it is kept in the browser, with what undo and redo need. */
 export interface Kept {
@@ -18,7 +18,14 @@ export interface Kept {
   future?: Project[];
 }
 
-type Projects = Dexie & { projects: EntityTable<Kept, 'id'> };
+/** A project as it was at the end of a day. */
+export interface KeptDay {
+  id: string;
+  day: string;
+  project: Project;
+}
+
+type Projects = Dexie & { projects: EntityTable<Kept, 'id'>; days: Table<KeptDay, [string, string]> };
 
 function made(options?: DexieOptions): Projects {
   const projects = new Dexie('hosket', options) as Projects;
@@ -34,6 +41,7 @@ function made(options?: DexieOptions): Projects {
           kept.revision = 0;
         }),
     );
+  projects.version(3).stores({ days: '[id+day], id' });
   return projects;
 }
 

@@ -79,5 +79,9 @@ export async function rawText(id: string): Promise<string> {
   return JSON.stringify(record ?? null, null, 2);
 }
 
-/** Takes a record out for good. */
-export const eraseKept = (id: string): Promise<void> => database.projects.delete(id);
+/** Takes a record out for good, with its earlier days. */
+export const eraseKept = (id: string): Promise<void> =>
+  database.transaction('rw', database.projects, database.days, async () => {
+    await database.projects.delete(id);
+    await database.days.where('id').equals(id).delete();
+  });

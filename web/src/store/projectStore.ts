@@ -92,6 +92,9 @@ export const keptHistory = (): { past: Project[]; future: Project[] } => ({
   future: stepsOf(history().getState().futureStates),
 });
 
+/** The steps back, the nearest first. */
+export const stepsBack = (): Project[] => stepsOf(history().getState().pastStates).reverse();
+
 /** The open project; only for views that are shown when there is one. */
 export function useProject(): Project {
   const project = useStore(projectStore, (state) => state.project);

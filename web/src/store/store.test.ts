@@ -5,9 +5,10 @@ import type { FilesAfar, withFiles } from '../worker/files.ts';
 import { flushSave, saveStore, startAutosave } from './autosave.ts';
 import { backUpAll, bringBack } from './backup.ts';
 import { database } from './database.ts';
+import { DAYS_KEPT, dayOf, daysOf, keepDay } from './days.ts';
 import { keepLastEdit, lastEditOf } from './lastEdit.ts';
 import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, readKept, remove, restore } from './library.ts';
-import { emptyTrash, listKept, rawText, TRASH_DAYS } from './listing.ts';
+import { emptyTrash, eraseKept, listKept, rawText, TRASH_DAYS } from './listing.ts';
 import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
 import { revisionOf } from './writes.ts';
 
@@ -278,5 +279,36 @@ describe('undo and redo as they are kept', () => {
       ['a', 'b'],
       ['z', 'y'],
     ]);
+  });
+});
+
+describe('earlier days', () => {
+  it('are kept when the project is changed on a later one, as they were at their end, and go with it', async () => {
+    const id = await addNew();
+    const day = 86_400_000;
+    const first = Date.now() - 3 * day;
+    await database.projects.update(id, { changedAt: first });
+    await open(id);
+    const stop = startAutosave();
+    edit((project) => ({ ...project, notes: 'later' }));
+    edit((project) => ({ ...project, notes: 'later still' }));
+    await flushSave();
+    stop();
+    const days = await daysOf(id);
+    expect(days.map(({ day: on, project }) => [on, project.notes])).toEqual([[dayOf(first), '']]);
+    expect((await readKept(id))?.project.notes).toBe('later still');
+    await eraseKept(id);
+    expect(await daysOf(id)).toEqual([]);
+  });
+
+  it('beyond sixty are let go, the earliest first', async () => {
+    const id = await addNew();
+    const { project } = (await database.projects.get(id))!;
+    const days = Array.from({ length: DAYS_KEPT + 5 }, (_, k) => dayOf(Date.UTC(2026, 0, 1 + k, 12)));
+    await database.days.bulkPut(days.map((day) => ({ id, day, project })));
+    await database.projects.update(id, { changedAt: Date.UTC(2026, 5, 1, 12) });
+    await keepDay(id, Date.UTC(2026, 5, 2, 12));
+    const left = (await daysOf(id)).map(({ day }) => day);
+    expect([left.length, left[0], left.at(-1)]).toEqual([DAYS_KEPT, '2026-06-01', days[6]]);
   });
 });

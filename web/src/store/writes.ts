@@ -1,6 +1,7 @@
 /** Writes of the open project: each follows the one before it, or is kept beside what another tab wrote. */
 import type { Project } from '@hosket/core';
 import { database } from './database.ts';
+import { keepDay } from './days.ts';
 import { stepsWritten } from './steps.ts';
 
 /** What was written last, by this tab or as it was read, for each project that was opened here. */
@@ -45,12 +46,13 @@ export const keepBeside = (project: Project, ending: string): Promise<string> =>
  * since is left as it is there, and this one is kept beside it: gives its id then, else null.
  */
 export const write = (id: string, { project, past, future }: Written): Promise<string | null> =>
-  database.transaction('rw', database.projects, async () => {
+  database.transaction('rw', database.projects, database.days, async () => {
     const revision = revisionOf(id);
     // Keys alone: the record holds all its steps.
     const same = await database.projects.where('[id+revision]').equals([id, revision]).primaryKeys();
     if (!same.length && (await database.projects.where('id').equals(id).primaryKeys()).length)
       return keepBeside(project, ', from another tab');
+    await keepDay(id, Date.now());
     await database.projects.put({
       id,
       name: project.name,
