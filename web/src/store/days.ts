@@ -34,7 +34,7 @@ export async function daysOf(id: string): Promise<{ day: string; project: Projec
   const days = await database.days.where('id').equals(id).toArray();
   return days
     .flatMap(({ day, project }) => {
-      const read = parseProject(project);
+      const read = parseProject(project, true);
       return read.ok ? [{ day, project: read.value }] : [];
     })
     .sort((a, b) => (a.day < b.day ? 1 : -1));

@@ -13,7 +13,7 @@ import { followsNow, keepAnew, keepBeside, write } from './writes.ts';
 export async function readKept(id: string): Promise<Opened | undefined> {
   const kept = await database.projects.get(id);
   if (!kept) return undefined;
-  const read = parseProject(kept.project);
+  const read = parseProject(kept.project, true);
   if (!read.ok) throw new Error(`${kept.name} cannot be read, at ${read.fault.place}: ${read.fault.message}`);
   const { past, future } = stepsRead(kept);
   return { ...kept, project: read.value, past: carried(past, read.value), future: carried(future, read.value) };
@@ -30,7 +30,7 @@ function carried(steps: readonly unknown[], project: Project): Project[] {
   const found: Project[] = [];
   let from = project;
   for (const step of [...steps].reverse()) {
-    const read = parseProject(step);
+    const read = parseProject(step, true);
     if (!read.ok) continue;
     from = shared(from, read.value);
     found.unshift(from);

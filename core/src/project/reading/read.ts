@@ -229,8 +229,11 @@ export function faultOfEdit(before: Project, next: Project): Fault | null {
   return whole && { ...whole, message: `That does not go: ${whole.message}`, remedy: 'Nothing was changed.' };
 }
 
-/** Reads a project from a parsed document; says which path is wrong and why. */
-export function parseProject(document: unknown): Result<Project> {
+/**
+ * Reads a project from a parsed document; says which path is wrong and why. `kept`: one that Hosket itself kept is opened as it was, also where an
+ * older one let something through that is refused now.
+ */
+export function parseProject(document: unknown, kept = false): Result<Project> {
   if (typeof document !== 'object' || document === null || Array.isArray(document))
     return bad('shape', '(whole file)', 'The file holds no project.', 'Choose a *.hosket.json file.');
   const fields = document as Record<string, unknown>;
@@ -245,7 +248,7 @@ export function parseProject(document: unknown): Result<Project> {
   if (!carried.ok) return carried;
   const parsed = projectSchema.safeParse(carried.value);
   if (parsed.success) {
-    const whole = faultOfWhole(parsed.data);
+    const whole = kept ? null : faultOfWhole(parsed.data);
     return whole ? { ok: false, fault: whole } : good(parsed.data);
   }
   const issues = parsed.error.issues;

@@ -68,6 +68,9 @@ describe('what no field can tell by itself', () => {
     const [mark] = line(1000).marks;
     const many = { ...own(), marks: Array.from({ length: 9 }, (_, k) => ({ ...mark, id: `m${k}` })) };
     expect(why(many)).toContain('All lines together are');
+    // One that an older Hosket kept is opened all the same, and may be made better.
+    expect(parseProject(many, true).ok).toBe(true);
+    expect(faultOfEdit(many, { ...many, marks: many.marks.slice(1) })).toBeNull();
     // A real one of as many points goes round and round no more often than a hand would draw it.
     const traced = Array.from({ length: 20_000 }, (_, k): [number, number] => [
       148 + 90 * Math.cos(k / 3183) + Math.sin(k / 7),

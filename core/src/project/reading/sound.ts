@@ -53,13 +53,21 @@ function faultOfContent(content: Content, was: Content | undefined, place: strin
       if (found) return found;
     }
   }
-  if (all <= LONGEST_LINES * around) return null;
+  // What was too long before may be made shorter.
+  if (all <= LONGEST_LINES * around || (was && all <= lengthOf(was))) return null;
   return fault(
     `${place}marks`,
     `All lines together are ${metres(all)} m long: more than ground of this size can follow.`,
     'Leave some out.',
   );
 }
+
+const lengthOf = (content: Content): number =>
+  itemLists.reduce(
+    (sum, list) =>
+      (content[list] as readonly Item[]).reduce((all, item) => all + lineLength(item.points, isClosed(item)), sum),
+    0,
+  );
 
 function faultOfBase(base: Base, place: string): Fault | null {
   const { shape, frame } = base;
