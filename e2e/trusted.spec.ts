@@ -1,4 +1,9 @@
-import { App, expect, test } from './hosket.ts';
+import { randomUUID } from 'node:crypto';
+import { writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { startProject } from '@hosket/core';
+import type { Page } from '@playwright/test';
+import { App, expect, test, textOf } from './hosket.ts';
 
 test('two tabs on one project: one holds the pen, the other follows and may take it over; nothing of either is lost', async ({
   app,
@@ -222,4 +227,144 @@ test('an earlier state is looked at and taken back, and that can be undone', asy
   await page.getByRole('button', { name: 'Earlier states' }).click();
   await dialog.getByRole('button', { name: 'Take back: At the end of 5 October 2026' }).click();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('330 mm');
+});
+
+/** Sets the browser's own limit for what a page may keep; without a number, as it was. */
+async function limitsOf(page: Page, origin: string) {
+  const browser = await page.context().newCDPSession(page);
+  return (quotaSize?: number) => browser.send('Storage.overrideQuotaForOrigin', { origin, quotaSize });
+}
+
+test('a full disk: every action says so and goes on in the page, the file is offered, and all is kept when there is room', async ({
+  app,
+  page,
+  address,
+}) => {
+  await app.startOwn('While there was room');
+  await app.show('Brief');
+  await app.saved();
+  const limit = await limitsOf(page, address);
+  await limit(1);
+  const notice = page.getByLabel('Not kept yet');
+  // The browser looks at its limit again within half a minute.
+  let width = 310;
+  await expect
+    .poll(
+      async () => {
+        await app.write('Width', `${++width}`);
+        await page.waitForTimeout(1000);
+        return notice.count();
+      },
+      { timeout: 60_000 },
+    )
+    .toBe(1);
+  await app.write('Width', '333');
+  await expect(notice).toContainText('Not kept yet: While there was room, because the disk is full.');
+  await expect(page.getByTestId('save-state')).toHaveText('not saved: the disk is full');
+  const download = page.waitForEvent('download');
+  await notice.getByRole('button', { name: 'Export the project' }).click();
+  expect(await textOf(await (await download).path())).toContain('"widthMm": 333');
+  // A new one, a copy, a sample and a file are all opened, and held.
+  const file = `${tmpdir()}/${randomUUID()}.hosket.json`;
+  await writeFile(file, JSON.stringify(startProject('Of a file', '2027-03-01', 'ground')));
+  for (const act of ['Start my own', 'Duplicate While there was room', 'Add Vessa Terraces']) {
+    await app.projects();
+    await page.getByRole('button', { name: act, exact: true }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    await page.getByRole('heading', { name: 'Ground', level: 1 }).waitFor();
+  }
+  await app.importFile(file);
+  await expect(page).toHaveTitle('Of a file, Hosket');
+  await app.projects();
+  for (const name of ['My groundwork', 'While there was room, copy', 'Vessa Terraces', 'Of a file'])
+    await expect(page.getByRole('button', { name: new RegExp(`^${name} .*held in this page only`) })).toBeVisible();
+  // What stands in the database cannot even be noted as deleted: that is said, with what to do.
+  await page.getByRole('button', { name: 'Delete Harl Quarry', exact: true }).click();
+  await expect(page.getByText('Harl Quarry was not deleted: the disk is full.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await notice.getByRole('button', { name: 'Try again' }).click();
+  await expect(notice).toBeVisible();
+  // Left all the same, with one more edit: the last states are in another place, and taken up when it is opened again.
+  await app.show('Brief');
+  await app.write('Width', '444');
+  await expect(page.getByTestId('save-state')).toHaveText('not saved: the disk is full');
+  page.once('dialog', (dialog) => dialog.accept());
+  await page.reload();
+  await page.getByTestId('save-state').waitFor();
+  await limit();
+  await notice.getByRole('button', { name: 'Try again' }).click();
+  await expect(notice).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('444 mm');
+  await app.projects();
+  for (const name of [
+    'While there was room',
+    'My groundwork',
+    'While there was room, copy',
+    'Vessa Terraces',
+    'Harl Quarry',
+  ])
+    await expect(page.getByRole('button', { name: `Export ${name}`, exact: true })).toBeVisible();
+  await page.getByRole('button', { name: /^While there was room .*changed/ }).click();
+  await app.show('Brief');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('333 mm');
+});
+
+test('a folder follows every change, keeps files that are not of Hosket, and is left when it is told so', async ({
+  app,
+  page,
+}) => {
+  // The browser's dialog cannot be answered from here: the same kind of folder out of its own file system stands in for the one chosen in it.
+  await page.addInitScript(() => {
+    Object.assign(window, {
+      showDirectoryPicker: async () =>
+        (await navigator.storage.getDirectory()).getDirectoryHandle('builds', { create: true }),
+    });
+  });
+  const files = () =>
+    page.evaluate(async () => {
+      const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('builds', { create: true });
+      const found: Record<string, string> = {};
+      for await (const [name, handle] of folder.entries())
+        found[name] = await (await (handle as FileSystemFileHandle).getFile()).text();
+      return found;
+    });
+  await app.startOwn('Follow me');
+  await page.evaluate(async () => {
+    const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('builds', { create: true });
+    const writing = await (await folder.getFileHandle('follow-me.hosket.json', { create: true })).createWritable();
+    await writing.write('of somebody else');
+    await writing.close();
+  });
+  await app.projects();
+  const folder = page.getByTestId('folder');
+  await folder.getByRole('button', { name: 'Let a folder follow' }).click();
+  await expect(folder).toContainText('Folder “builds” follows: 2 files, last written');
+  expect(Object.keys(await files()).sort()).toEqual([
+    'follow-me-2.hosket.json',
+    'follow-me.hosket.json',
+    'harl-quarry.hosket.json',
+  ]);
+  await page.keyboard.press('Escape');
+  await app.show('Brief');
+  await app.write('Width', '355');
+  await expect.poll(async () => (await files())['follow-me-2.hosket.json']).toContain('"widthMm": 355');
+  await app.write('Name', 'Renamed');
+  await expect
+    .poll(async () => Object.keys(await files()).sort())
+    .toEqual(['follow-me.hosket.json', 'harl-quarry.hosket.json', 'renamed.hosket.json']);
+  expect((await files())['follow-me.hosket.json']).toBe('of somebody else');
+  // After a reload it follows on by itself; then it is left.
+  await page.reload();
+  await app.write('Width', '366');
+  await expect.poll(async () => (await files())['renamed.hosket.json']).toContain('"widthMm": 366');
+  await app.projects();
+  await folder.getByRole('button', { name: 'Stop following' }).click();
+  await expect(folder).toContainText('A folder on your disk can follow');
+  await page.keyboard.press('Escape');
+  await app.write('Width', '377');
+  await app.saved();
+  await page.reload();
+  await app.settled();
+  expect((await files())['renamed.hosket.json']).toContain('"widthMm": 366');
 });

@@ -1,15 +1,26 @@
+import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { readProject } from '@hosket/core';
 import { differences } from '../../core/src/testing/warmFresh.ts';
 import { fuzzFiles } from './fuzzFiles.ts';
 import { fuzzFormats } from './fuzzFormats.ts';
 
 // npm run fuzz -- edits N [SEED]: N random edits of each sample; a planner that keeps what it knows against one that starts anew.
+// npm run fuzz -- tabs N [SEED]: N steps of several tabs on one project: edits, kills, deletions, restores; nothing may be lost.
+// npm run fuzz -- kills N [SEED]: N kills of the browser at random moments (it has to be built before: npm run build).
 // npm run fuzz -- --cases N [SEED]: N project files as nobody writes them, N/50 of them planned, and N/5 files of other formats.
 const [what, many, seed = '1'] = process.argv.slice(2);
 const count = Number(many);
-if (!['edits', '--cases'].includes(what) || !Number.isInteger(count) || count < 1 || !Number.isInteger(Number(seed))) {
+if (
+  !['edits', 'tabs', 'kills', '--cases'].includes(what) ||
+  !Number.isInteger(count) ||
+  count < 1 ||
+  !Number.isInteger(Number(seed))
+) {
   console.error(`npm run fuzz -- edits N [SEED]     so many random edits of each sample, planned warm and anew
+npm run fuzz -- tabs N [SEED]      so many steps of several tabs on one project
+npm run fuzz -- kills N [SEED]     so many kills of the browser at random moments
 npm run fuzz -- --cases N [SEED]   so many changed project files read, a fiftieth of them planned, and a fifth as many files of other formats`);
   process.exit(2);
 }
@@ -17,7 +28,16 @@ const textOf = (path: string) => readFileSync(new URL(`../../${path}`, import.me
 const samples = ['harl-quarry', 'vessa-terraces', 'tarrow-moor'].map((name) => textOf(`samples/${name}.hosket.json`));
 
 if (what === 'edits') edits();
+else if (what === 'tabs') run(['vitest', 'run', 'web/src/store/tabs.test.ts'], { HOSKET_TABS: `${count} ${seed}` });
+else if (what === 'kills') run(['tsx', 'e2e/kills.ts', many, seed], {});
 else await cases();
+
+/** What needs a browser, or the tests' stand-in for one, runs in a process of its own. */
+function run(words: string[], more: Record<string, string>): void {
+  const root = fileURLToPath(new URL('../..', import.meta.url));
+  const { status } = spawnSync('npx', words, { cwd: root, stdio: 'inherit', env: { ...process.env, ...more } });
+  process.exitCode = status ?? 1;
+}
 
 function edits(): void {
   const projects = samples.map((text) => {

@@ -7,6 +7,7 @@ import { router } from './app/routes.tsx';
 import { InHouse } from './views/InHouse.tsx';
 import './styles.css';
 import { startAutosave } from './store/autosave.ts';
+import { startFollowing } from './store/folder.ts';
 import { emptyTrash } from './store/listing.ts';
 import { storageStore } from './store/storage.ts';
 import { keepApplication } from './store/updates.ts';
@@ -25,6 +26,7 @@ const wait = storageStore.subscribe(({ storage }) => {
   setTimeout(() => emptyTrash(Date.now()).catch(() => {}), CLEAR_AFTER_MS);
   startPlanning();
   startDrafting();
+  if (storage.kind === 'kept') startFollowing();
   setTimeout(keepApplication, KEEP_AFTER_MS);
 });
 

@@ -160,6 +160,17 @@ describe('seams', () => {
     }
   });
 
+  it('a piece that would fall into more parts than anyone glues stays whole; up to there it is split', () => {
+    const tiny = { widthMm: 20, depthMm: 20, turns: true };
+    const large = splitToFit(whole(rectangle(300, 200)), 1, tiny, [], straight);
+    expect([large.parts.length, large.seams.length]).toEqual([1, 0]);
+    const strip = splitToFit(whole(rectangle(200, 20)), 1, tiny, [], straight);
+    expect(
+      strip.parts.every(({ outer }) => ringSize(outer).widthMm <= 20.001 && ringSize(outer).depthMm <= 20.001),
+    ).toBe(true);
+    expect(strip.parts.reduce((sum, part) => sum + polygonArea(part), 0)).toBeCloseTo(4000, 6);
+  });
+
   it('a base of 1200 x 600 mm on sheets of 600 x 300 mm: every part fits', () => {
     const { parts } = splitToFit(
       whole(rectangle(1200, 600)),

@@ -68,8 +68,14 @@ export interface Cutting {
 
 type Shed = Pick<Project, 'panels' | 'sheets' | 'offcuts' | 'stacking' | 'cutting' | 'nest'>;
 
-/** Packings that a first layout is the best of. */
-const QUICK_TRIES = 10;
+/** A turn is chosen from at most so many where pieces turn freely. */
+const FREE_TURNS = 12;
+
+/** Packings that a first layout is the best of, and turns tried of each piece: fewer where pieces are many, since maps of every two of them take long; the search proper goes on from there. */
+const quickly = (pieces: number): { tries: number; turns: number } => ({
+  tries: Math.max(2, Math.min(10, Math.floor(200 / Math.max(1, pieces)))),
+  turns: Math.max(1, Math.min(FREE_TURNS, Math.floor(120 / Math.max(1, pieces)))),
+});
 
 /**
  * Everything about cutting a stack: pieces, seams, the layout on sheets and offcuts, what is left, and how long each tool takes. Yields
@@ -134,9 +140,6 @@ function jobsOf(pieces: readonly CutPiece[]): Omit<Job, 'beds'>[] {
   return [...jobs.values()].sort((a, b) => Number(a.sliceMm !== null) - Number(b.sliceMm !== null));
 }
 
-/** A turn is chosen from at most so many where pieces turn freely. */
-const FREE_TURNS = 12;
-
 /** The outline that is cut: the piece's own, or half a kerf outside it. */
 export const cutLineOf = ({ cutting }: Pick<Project, 'cutting'>, outline: Polygon): Polygon => {
   const by = cutting.offsetKerf ? kerfMmOf(cutting) / 2 : 0;
@@ -181,8 +184,9 @@ function* layJob(
   let leftOver: number[] = [];
   if (placed.length < pieces.length) {
     yield;
-    const search = createSearch(kept ? { ...problem, pinned: placed } : problem, cutting.search.seed);
-    while (search.tries() < QUICK_TRIES) {
+    const { tries, turns } = quickly(pieces.length);
+    const search = createSearch(kept ? { ...problem, pinned: placed } : problem, cutting.search.seed, turns);
+    while (search.tries() < tries) {
       yield;
       search.step();
     }

@@ -72,6 +72,8 @@ export function splitToFit(
     kind === 'keyed' ? { ...room, widthMm: room.widthMm - KEY.deepMm, depthMm: room.depthMm - KEY.deepMm } : room;
   const seams: Seam[] = [];
   const parts: Polygon[] = [];
+  // What would fall into far too many parts anyway stays whole and is told to fit nowhere: a heap of splinters helps nobody.
+  if (polygonArea(piece) > (MOST_SPLITS + 1) * room.widthMm * room.depthMm) return { parts: [piece], seams };
   const waiting = [piece];
   while (waiting.length) {
     const next = waiting.pop() as Polygon;

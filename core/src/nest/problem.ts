@@ -160,15 +160,16 @@ function worthTrying(turns: readonly number[], most: number, fits: (turn: number
   return first.some(fits) ? first : [...first, ...turns.slice(most).filter(fits)];
 }
 
-export function prepare(problem: NestProblem, cell?: number): Prepared {
+/** Rasters and grounds of a problem; `fewTurns` leaves each piece no more turns than so many, and any at which it fits where none of those does. */
+export function prepare(problem: NestProblem, fewTurns = Number.POSITIVE_INFINITY): Prepared {
   const { gapMm, marginMm } = problem;
   const boxes = problem.beds.map(({ outline }) => boundsOf(outline));
   const largest = Math.max(1, ...boxes.map(([x0, y0, x1, y1]) => (x1 - x0) * (y1 - y0)));
-  const cellMm = cell ?? cellFor(problem, Math.min(COARSEST_MM, Math.max(FINEST_MM, Math.sqrt(largest / CELLS))));
+  const cellMm = cellFor(problem, Math.min(COARSEST_MM, Math.max(FINEST_MM, Math.sqrt(largest / CELLS))));
   const held = new Set(problem.pinned.map(({ piece }) => piece));
   const shapes = problem.pieces.map(({ outline }) => grown(outline, gapMm / 2));
   let count = 0;
-  const most = mostTurns(problem, cellMm, held.size);
+  const most = Math.min(fewTurns, mostTurns(problem, cellMm, held.size));
   const rooms = problem.beds.map(({ outline }) => ringSize(outline));
   const variants = problem.pieces.map(({ outline, turns }, piece) => {
     if (held.has(piece)) return [];

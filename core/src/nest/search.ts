@@ -36,8 +36,9 @@ const MOST_PACKINGS = 100;
 const QUIET_STEPS = 400;
 const WORTH_PRESSING = 1.03;
 
-export function createSearch(problem: NestProblem, seed: number, cellMm?: number): Search {
-  const prepared = prepare(problem, cellMm);
+/** `fewTurns`: no more turns of each piece are tried than so many, where a first layout is wanted soon. */
+export function createSearch(problem: NestProblem, seed: number, fewTurns?: number): Search {
+  const prepared = prepare(problem, fewTurns);
   const maps = createMaps(prepared);
   const chance = uniformFrom(seed);
   let tries = 0;

@@ -5,6 +5,7 @@ import { useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { download } from '../ui/download.ts';
 import { pickFile } from '../ui/pickFile.ts';
+import { Folder } from './Folder.tsx';
 import { Room } from './Room.tsx';
 
 /** Who has not backed up for so long is reminded, days. */
@@ -60,6 +61,7 @@ export function Backup({ count }: { count: number }) {
           <ArchiveRestore size={14} aria-hidden /> Bring back a backup
         </Button>
       </div>
+      <Folder onWrong={setTold} />
       <Room />
       <p role="status" className="mt-1">
         {told}

@@ -2,6 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useStore } from 'zustand';
+import { heldStore, reasonOf } from '../store/held.ts';
 import { addNew, addSample, duplicate, firstToOpen, readKept, remove, restore, samples } from '../store/library.ts';
 import { eraseKept, type Listed, listKept, TRASH_DAYS } from '../store/listing.ts';
 import { Button } from '../ui/Button.tsx';
@@ -17,7 +19,8 @@ const when = (at: number) =>
 /** All projects kept in this browser: open, copy, export, delete and bring back; start, import. */
 export function Projects() {
   const open = useShell((shell) => shell.projects);
-  const kept = useLiveQuery(async () => (open ? listKept() : []), [open]) ?? [];
+  const held = useStore(heldStore, (state) => state.held);
+  const kept = useLiveQuery(async () => (open ? listKept() : []), [open, held]) ?? [];
   const { projectId } = useParams();
   const go = useNavigate();
   const [wrong, setWrong] = useState('');
@@ -30,7 +33,16 @@ export function Projects() {
     setWrong('');
     show(await importProject(setWrong));
   };
+  /** Does something of which the browser may have no room even for a note. */
+  const tryTo = (what: string, act: () => Promise<unknown>) =>
+    act().catch((error) => setWrong(`${what}: ${reasonOf(error)}.\nDelete something for good to make room.`));
+  const forGood = (project: Listed) => {
+    if (confirm(`Delete ${project.name} for good? It cannot be brought back.`))
+      void tryTo(`${project.name} was not deleted`, () => eraseKept(project.id));
+  };
   const takeAway = async (project: Listed) => {
+    // There is no room for the note that it is deleted.
+    if (project.held) return forGood(project);
     await remove(project.id);
     // Another project's deletion is undone in the list below; that of the open one closes this dialog, so the way back goes with it.
     if (project.id !== projectId) return;
@@ -88,7 +100,12 @@ export function Projects() {
                 {project.id === projectId && <span className="font-normal text-muted"> (open)</span>}
               </span>
               <span className="text-xs text-muted">
-                {project.about} · changed {when(project.changedAt)}
+                {project.about} ·{' '}
+                {project.held ? (
+                  <span className="text-plum">held in this page only: no room for it yet</span>
+                ) : (
+                  `changed ${when(project.changedAt)}`
+                )}
               </span>
             </button>
             <Button aria-label={`Duplicate ${project.name}`} onClick={async () => show(await duplicate(project.id))}>
@@ -97,7 +114,10 @@ export function Projects() {
             <Button aria-label={`Export ${project.name}`} onClick={() => takeAlong(project)}>
               <Download size={14} aria-hidden /> Export
             </Button>
-            <Button aria-label={`Delete ${project.name}`} onClick={() => takeAway(project)}>
+            <Button
+              aria-label={`Delete ${project.name}`}
+              onClick={() => tryTo(`${project.name} was not deleted`, () => takeAway(project))}
+            >
               <Trash2 size={14} aria-hidden /> Delete
             </Button>
           </li>
@@ -127,13 +147,7 @@ export function Projects() {
                 >
                   <Download size={14} aria-hidden /> Save its record
                 </Button>
-                <Button
-                  aria-label={`Delete ${project.name} for good`}
-                  onClick={() => {
-                    if (confirm(`Delete ${project.name} for good? It cannot be brought back.`))
-                      void eraseKept(project.id);
-                  }}
-                >
+                <Button aria-label={`Delete ${project.name} for good`} onClick={() => forGood(project)}>
                   <Trash2 size={14} aria-hidden /> Delete for good
                 </Button>
               </li>
@@ -148,8 +162,14 @@ export function Projects() {
             {gone.map((project) => (
               <li key={project.id} className="flex items-center gap-2 border-t border-line py-1.5 text-muted">
                 <span className="min-w-0 flex-1">{project.name}</span>
-                <Button aria-label={`Bring back ${project.name}`} onClick={() => restore(project.id)}>
+                <Button
+                  aria-label={`Bring back ${project.name}`}
+                  onClick={() => tryTo(`${project.name} was not brought back`, () => restore(project.id))}
+                >
                   <Undo2 size={14} aria-hidden /> Bring back
+                </Button>
+                <Button aria-label={`Delete ${project.name} for good`} onClick={() => forGood(project)}>
+                  <Trash2 size={14} aria-hidden /> Delete for good
                 </Button>
               </li>
             ))}

@@ -5,25 +5,22 @@ import { SectionStrip } from '../instruments/section/SectionStrip.tsx';
 import { CoatPatterns } from '../instruments/textures/coatTextures.tsx';
 import { Patterns } from '../instruments/textures/Patterns.tsx';
 import { flushSave, saveStore } from '../store/autosave.ts';
-import { addNew, followKept, openKept, restore } from '../store/library.ts';
-import { holdPen, penStore, takePen } from '../store/pen.ts';
-import { projectNow, projectStore, refusals, showProject } from '../store/projectStore.ts';
-import { storageStore } from '../store/storage.ts';
+import { followKept, openKept, restore } from '../store/library.ts';
+import { holdPen } from '../store/pen.ts';
+import { projectStore, refusals, showProject } from '../store/projectStore.ts';
 import { listen } from '../store/tabs.ts';
 import { pickNothing, useView } from '../store/viewStore.ts';
-import { Button } from '../ui/Button.tsx';
 import { Messages, say, sayWrong } from '../ui/toast.tsx';
 import { FilesBusy } from '../views/FilesBusy.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
-import { exportProject } from './files.ts';
 import { History } from './History.tsx';
 import { Missing } from './Missing.tsx';
+import { Notices } from './Notices.tsx';
 import { Projects } from './Projects.tsx';
 import { useShell } from './shellStore.ts';
 import { TopLine } from './TopLine.tsx';
-import { UpdateNotice } from './UpdateNotice.tsx';
 
 /** Puts the project of the address on the bench, then lays the page out round it: line, core, view with take-off, section. */
 export function Shell() {
@@ -89,51 +86,6 @@ function useOtherTabs(projectId: string): void {
   );
 }
 
-/** Where the browser keeps nothing. */
-function SittingNotice() {
-  const storage = useStore(storageStore, (state) => state.storage);
-  if (storage.kind !== 'sitting') return null;
-  return (
-    <section
-      aria-label="Nothing is kept"
-      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
-    >
-      <p>
-        <span className="text-plum">Nothing can be kept in this browser: {storage.why}.</span> What you make lasts until
-        this page is closed.
-      </p>
-      <Button tone="main" onClick={() => exportProject(projectNow())}>
-        Export the project
-      </Button>
-    </section>
-  );
-}
-
-/** While another tab holds the pen. */
-function PenNotice() {
-  const pen = useStore(penStore, (state) => state.pen);
-  const [asking, setAsking] = useState(false);
-  if (pen === 'mine') return null;
-  return (
-    <section
-      aria-label="Open in another tab"
-      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
-    >
-      <p>Another tab is at work on this project. What is changed there shows here.</p>
-      <Button
-        tone="main"
-        disabled={asking}
-        onClick={() => {
-          setAsking(true);
-          void takePen().finally(() => setAsking(false));
-        }}
-      >
-        Work here
-      </Button>
-    </section>
-  );
-}
-
 function Bench({ projectId }: { projectId: string }) {
   const go = useNavigate();
   const theme = useView((view) => view.theme);
@@ -167,10 +119,7 @@ function Bench({ projectId }: { projectId: string }) {
       <CoatPatterns />
       <div className="off-paper col-span-2">
         <TopLine />
-        <SittingNotice />
-        <PenNotice />
-        <UpdateNotice />
-        <DemoNotice />
+        <Notices />
       </div>
       <Core />
       <Outlet />
@@ -184,31 +133,5 @@ function Bench({ projectId }: { projectId: string }) {
       <FilesBusy />
       <Messages />
     </div>
-  );
-}
-
-function DemoNotice() {
-  const seen = useView((view) => view.demoNoticeSeen);
-  const isDemo = useStore(projectStore, (state) => state.project?.name === 'Harl Quarry');
-  const go = useNavigate();
-  if (seen || !isDemo) return null;
-  const done = () => useView.setState({ demoNoticeSeen: true });
-  return (
-    <section
-      aria-label="About the demo"
-      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
-    >
-      <p>This is Harl Quarry, an invented demo. Change anything: every step can be undone.</p>
-      <Button
-        tone="main"
-        onClick={async () => {
-          done();
-          go(`/project/${await addNew()}/brief`);
-        }}
-      >
-        Start my own
-      </Button>
-      <Button onClick={done}>Explore the demo</Button>
-    </section>
   );
 }

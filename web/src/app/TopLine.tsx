@@ -77,9 +77,7 @@ function SaveStateText() {
       {save.kind === 'saved' && sitting && 'kept for this sitting only'}
       {save.kind === 'saved' && !sitting && (save.at ? `saved ${clock(save.at)}` : 'saved')}
       {save.kind === 'beside' && 'kept beside what another tab wrote'}
-      {save.kind === 'failed' && (
-        <span className="text-plum">not saved: {save.why}. Export the project to keep it.</span>
-      )}
+      {save.kind === 'failed' && <span className="text-plum">not saved: {save.why}</span>}
     </span>
   );
 }

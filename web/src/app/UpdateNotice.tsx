@@ -3,6 +3,7 @@ import { useStore } from 'zustand';
 import { flushSave } from '../store/autosave.ts';
 import { takeUpdate, updateStore } from '../store/updates.ts';
 import { Button } from '../ui/Button.tsx';
+import { Notice } from './Notice.tsx';
 
 /** Offers a newer version; one may go on with the old as long as one likes. */
 export function UpdateNotice() {
@@ -12,10 +13,7 @@ export function UpdateNotice() {
   if (update === 'none' || later) return null;
   const taken = update === 'taken';
   return (
-    <section
-      aria-label="A newer version"
-      className="flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-4 py-1.5"
-    >
+    <Notice label="A newer version">
       <p role="status">
         {taken
           ? 'Hosket was updated in another tab. Load this page anew when it suits you: all you typed is kept.'
@@ -34,6 +32,6 @@ export function UpdateNotice() {
         {taken ? 'Load anew' : others ? 'Try again' : 'Update now'}
       </Button>
       <Button onClick={() => setLater(true)}>Later</Button>
-    </section>
+    </Notice>
   );
 }

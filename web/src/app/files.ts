@@ -1,7 +1,8 @@
 import { type Project, writeProject } from '@hosket/core';
+import { fileStem } from '../store/fileStem.ts';
 import { importText } from '../store/library.ts';
 import { rawText } from '../store/listing.ts';
-import { download, fileStem } from '../ui/download.ts';
+import { download } from '../ui/download.ts';
 import { sayWrong } from '../ui/toast.tsx';
 
 /** Hands the project to the builder as a file. */

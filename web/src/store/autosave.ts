@@ -1,10 +1,10 @@
 import type { Project } from '@hosket/core';
 import { createStore } from 'zustand/vanilla';
-import { dropLastEdit, keepLastEdit } from './lastEdit.ts';
+import { heldStore } from './held.ts';
+import { keepLastEdit } from './lastEdit.ts';
 import { keptHistory, projectStore, showKept } from './projectStore.ts';
 import { storageStore } from './storage.ts';
-import { tell } from './tabs.ts';
-import { revisionOf, write } from './writes.ts';
+import { revisionOf, tryAgain, writeOrHold } from './writes.ts';
 
 export type SaveState =
   | { kind: 'saved'; at: number | null }
@@ -17,11 +17,17 @@ export type SaveState =
 export const saveStore = createStore<{ save: SaveState }>(() => ({ save: { kind: 'saved', at: null } }));
 
 /** Written so long after the last change, and never later than so long after the first that waits, ms. */
-const DELAY_MS = 250;
-const MOST_MS = 500;
+const DELAY_MS = 150;
+const MOST_MS = 300;
 
 /** After a write that failed it is tried again so often, ms: room may come back. */
 const AGAIN_MS = 5000;
+
+/** How it stands with a project that comes on the bench. */
+function stateOf(id: string | null): SaveState {
+  const { held, why } = heldStore.getState();
+  return id && held.has(id) ? { kind: 'failed', why } : { kind: 'saved', at: null };
+}
 
 let flushing: () => Promise<void> = async () => {};
 
@@ -31,42 +37,23 @@ export const flushSave = (): Promise<void> => flushing();
 /** Keeps the open project whenever it or its history changes. Gives a function that stops it. */
 export function startAutosave(): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let again: ReturnType<typeof setTimeout> | undefined;
   let since = 0;
-  let writing = Promise.resolve();
+  let writing: Promise<unknown> = Promise.resolve();
   let openId: string | null = projectStore.getState().id;
 
-  const written = async (id: string, project: Project, steps: ReturnType<typeof keptHistory>) => {
-    try {
-      const beside = await write(id, { project, ...steps });
-      if (beside) {
-        dropLastEdit(id);
-        return saveStore.setState({ save: { kind: 'beside', id: beside } });
-      }
-      if (!timer) {
-        dropLastEdit(id);
-        saveStore.setState({ save: { kind: 'saved', at: Date.now() } });
-      }
-      tell({ kind: 'kept', id });
-    } catch (error) {
-      const why = (error as Error).name === 'QuotaExceededError' ? 'the disk is full' : (error as Error).message;
-      saveStore.setState({ save: { kind: 'failed', why } });
-      // In another place, as long as that has room.
-      keepLastEdit(id, revisionOf(id), project);
-      again = setTimeout(() => {
-        if (!timer && projectStore.getState().id === id) void saveOpen();
-      }, AGAIN_MS);
-    }
-  };
-  const save = (id: string | null, project: Project | null): Promise<void> => {
+  /** Another project may be on the bench by the time it is written. */
+  const saved = (id: string, project: Project, steps: ReturnType<typeof keptHistory>) =>
+    writeOrHold(id, { project, ...steps }).then((outcome) => {
+      if (projectStore.getState().id !== id) return;
+      if (outcome.kind === 'beside') saveStore.setState({ save: outcome });
+      else if (outcome.kind === 'held') saveStore.setState({ save: { kind: 'failed', why: outcome.why } });
+      else if (!timer) saveStore.setState({ save: { kind: 'saved', at: Date.now() } });
+    });
+  const save = (id: string | null, project: Project | null): Promise<unknown> => {
     clearTimeout(timer);
-    clearTimeout(again);
     timer = undefined;
     since = 0;
-    if (!id || !project) return writing;
-    const steps = keptHistory();
-    // One after another: each follows the one before.
-    writing = writing.then(() => written(id, project, steps));
+    if (id && project) writing = saved(id, project, keptHistory());
     return writing;
   };
   const saveOpen = () => save(projectStore.getState().id, projectStore.getState().project);
@@ -76,7 +63,7 @@ export function startAutosave(): () => void {
       // Another project was put on the bench: that is no change of it, but the last change of the one before may still wait.
       if (timer) void save(before.id, before.project);
       openId = id;
-      saveStore.setState({ save: { kind: 'saved', at: null } });
+      saveStore.setState({ save: stateOf(id) });
       return;
     }
     if (showKept()) return;
@@ -85,7 +72,9 @@ export function startAutosave(): () => void {
     since ||= Date.now();
     timer = setTimeout(saveOpen, Math.max(0, Math.min(DELAY_MS, since + MOST_MS - Date.now())));
   };
-  flushing = () => (timer ? saveOpen() : writing);
+  flushing = async () => {
+    await (timer ? saveOpen() : writing);
+  };
   /** A page that goes away may not live to see its write end. */
   const leave = () => {
     const { id, project } = projectStore.getState();
@@ -97,9 +86,15 @@ export function startAutosave(): () => void {
   /** What could not be written would be lost: the browser asks first. */
   const ask = (event: BeforeUnloadEvent) => {
     const sitting = storageStore.getState().storage.kind === 'sitting' && keptHistory().past.length > 0;
-    if (sitting || saveStore.getState().save.kind === 'failed') event.preventDefault();
+    if (sitting || heldStore.getState().held.size > 0) event.preventDefault();
   };
 
+  const again = setInterval(() => void tryAgain(), AGAIN_MS);
+  const room = heldStore.subscribe(({ held }) => {
+    const { id } = projectStore.getState();
+    if (id && !held.has(id) && saveStore.getState().save.kind === 'failed')
+      saveStore.setState({ save: { kind: 'saved', at: Date.now() } });
+  });
   const stop = projectStore.subscribe((now, before) => {
     if (now.project !== before.project || now.id !== before.id) changed(before);
   });
@@ -108,11 +103,12 @@ export function startAutosave(): () => void {
   window.addEventListener('beforeunload', ask);
   return () => {
     stop();
+    room();
     // What still waits is kept now: nobody would come back for it.
     if (timer) void saveOpen();
     document.removeEventListener('visibilitychange', leave);
     window.removeEventListener('pagehide', leave);
     window.removeEventListener('beforeunload', ask);
-    clearTimeout(again);
+    clearInterval(again);
   };
 }

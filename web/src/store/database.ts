@@ -25,7 +25,14 @@ export interface KeptDay {
   project: Project;
 }
 
-type Projects = Dexie & { projects: EntityTable<Kept, 'id'>; days: Table<KeptDay, [string, string]> };
+/** The folder that follows (its id is empty), and of each project the file there and the write that it holds. */
+export type KeptFile = { id: string; handle?: FileSystemDirectoryHandle; file?: string; revision?: number };
+
+type Projects = Dexie & {
+  projects: EntityTable<Kept, 'id'>;
+  days: Table<KeptDay, [string, string]>;
+  files: EntityTable<KeptFile, 'id'>;
+};
 
 function made(options?: DexieOptions): Projects {
   const projects = new Dexie('hosket', options) as Projects;
@@ -42,6 +49,7 @@ function made(options?: DexieOptions): Projects {
         }),
     );
   projects.version(3).stores({ days: '[id+day], id' });
+  projects.version(4).stores({ files: 'id' });
   return projects;
 }
 

@@ -9,8 +9,12 @@ interface LastEdit {
   project: Project;
 }
 
+/** What this page kept last, by project: the end of an older write does not take it away. */
+const newest = new Map<string, Project>();
+
 /** Kept without waiting, since the page may be gone the next moment. What is too large for that place is left to the database. */
 export function keepLastEdit(id: string, revision: number, project: Project): void {
+  newest.set(id, project);
   try {
     localStorage.setItem(key(id), JSON.stringify({ revision, project }));
   } catch {
@@ -18,7 +22,11 @@ export function keepLastEdit(id: string, revision: number, project: Project): vo
   }
 }
 
-export function dropLastEdit(id: string): void {
+/** Taken away; where a written project is named, only if it is the one that was kept last. */
+export function dropLastEdit(id: string, written?: Project): void {
+  const kept = newest.get(id);
+  if (written && kept && kept !== written) return;
+  newest.delete(id);
   try {
     localStorage.removeItem(key(id));
   } catch {
@@ -36,5 +44,15 @@ export function lastEditOf(id: string): LastEdit | null {
     return read.ok && typeof revision === 'number' ? { revision, project: read.value } : null;
   } catch {
     return null;
+  }
+}
+
+/** Of which projects a last edit is kept. */
+export function lastEdits(): string[] {
+  const start = key('');
+  try {
+    return Object.keys(localStorage).flatMap((name) => (name.startsWith(start) ? [name.slice(start.length)] : []));
+  } catch {
+    return [];
   }
 }

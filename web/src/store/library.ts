@@ -1,17 +1,21 @@
 import { type Project, parseProject, type Result, readProject, shared, startProject } from '@hosket/core';
 import demo from '../../../samples/harl-quarry.hosket.json?raw';
 import { database, type Kept } from './database.ts';
-import { dropLastEdit, lastEditOf } from './lastEdit.ts';
+import { heldOf } from './held.ts';
+import { dropLastEdit, lastEditOf, lastEdits } from './lastEdit.ts';
 import { listKept } from './listing.ts';
 import { stepsRead } from './steps.ts';
 import { tell } from './tabs.ts';
-import { followsNow, keepAnew, keepBeside, write } from './writes.ts';
+import { followsNow, keepAnew, keepBeside, recordOf, revisionOf, writeOrHold } from './writes.ts';
 
 /** The projects kept in this browser. */
 
 /** A kept project with its steps, carried to the present version of the format where an older Hosket kept it. Only read: nothing is changed by it. */
 export async function readKept(id: string): Promise<Opened | undefined> {
   const kept = await database.projects.get(id);
+  const held = heldOf(id);
+  // What the full disk did not take is newer than what is written; it still follows the write that it was made after.
+  if (held) return { ...recordOf(id, held.project), ...kept, revision: revisionOf(id), deletedAt: null, ...held };
   if (!kept) return undefined;
   const read = parseProject(kept.project, true);
   if (!read.ok) throw new Error(`${kept.name} cannot be read, at ${read.fault.place}: ${read.fault.message}`);
@@ -48,7 +52,7 @@ export async function followKept(id: string): Promise<Opened | undefined> {
 /** The same, to be worked on: with the last edit that its page did not live to write. */
 export async function openKept(id: string): Promise<Opened | undefined> {
   const kept = await followKept(id);
-  return kept?.deletedAt === null ? withLastEdit(kept) : kept;
+  return kept?.deletedAt === null && !heldOf(id) ? withLastEdit(kept) : kept;
 }
 
 /** A last edit that was not written any more before its page was closed becomes a step; where another tab has written since, a project beside. */
@@ -58,14 +62,21 @@ async function withLastEdit(kept: Opened): Promise<Opened> {
   const same = JSON.stringify(last.project) === JSON.stringify(kept.project);
   const follows = !same && last.revision === kept.revision;
   const next = follows ? { ...kept, project: last.project, past: [...kept.past, kept.project], future: [] } : kept;
-  try {
-    if (follows) await write(kept.id, next);
-    else if (!same) await keepBeside(last.project, ', last edit');
-    dropLastEdit(kept.id);
-  } catch {
-    // The disk is still full: it is shown all the same, and stays where it is until it can be written.
-  }
+  if (follows) await writeOrHold(kept.id, next);
+  else if (!same) await keepBeside(last.project, ', last edit');
+  if (same || !follows) dropLastEdit(kept.id);
   return next;
+}
+
+/** Projects of which no more than the last state is left, since there was no room for them before their page was closed: kept again, or held. */
+export async function takeUpLost(): Promise<void> {
+  const here = new Set(await database.projects.toCollection().primaryKeys());
+  for (const id of lastEdits()) {
+    const last = here.has(id) ? null : lastEditOf(id);
+    if (!last) continue;
+    const { kind } = await writeOrHold(id, { project: last.project, past: [], future: [] });
+    if (kind !== 'held') dropLastEdit(id);
+  }
 }
 
 /** The samples that come with Hosket; the first is the demo. */

@@ -1,6 +1,7 @@
 /** The list of all kept projects. Each record is read on its own, so that one that cannot be read never hides the others. */
 import { baseSize, formatScale, PROJECT_VERSION, type Project } from '@hosket/core';
 import { database } from './database.ts';
+import { heldOf, heldStore, release } from './held.ts';
 
 export interface Listed {
   id: string;
@@ -11,6 +12,8 @@ export interface Listed {
   about: string | null;
   /** Why it cannot be read. */
   why: string | null;
+  /** Its last state is held in this page: there is no room for it. */
+  held: boolean;
 }
 
 const NAMELESS = 'A project without a name';
@@ -38,6 +41,7 @@ function listedOf(id: string, record: unknown): Listed {
     name: typeof kept.name === 'string' && kept.name ? kept.name : NAMELESS,
     changedAt: typeof kept.changedAt === 'number' ? kept.changedAt : 0,
     deletedAt: typeof kept.deletedAt === 'number' ? kept.deletedAt : null,
+    held: false,
   };
   const why = faultOf(kept.project);
   if (why) return { ...listed, about: null, why };
@@ -57,11 +61,15 @@ export async function listKept(): Promise<Listed[]> {
         return listedOf(id, await database.projects.get(id));
       } catch (error) {
         const why = `the browser cannot read its record: ${(error as Error).message}`;
-        return { id, name: NAMELESS, changedAt: 0, deletedAt: null, about: null, why };
+        return { id, name: NAMELESS, changedAt: 0, deletedAt: null, about: null, why, held: false };
       }
     }),
   );
-  return listed.sort((a, b) => b.changedAt - a.changedAt);
+  const now = Date.now();
+  const held = [...heldStore.getState().held].map(
+    ([id, { project }]): Listed => ({ ...listedOf(id, { name: project.name, changedAt: now, project }), held: true }),
+  );
+  return [...held, ...listed.filter(({ id }) => !heldOf(id))].sort((a, b) => b.changedAt - a.changedAt);
 }
 
 /** Deleted projects can be brought back for so long. */
@@ -80,8 +88,10 @@ export async function rawText(id: string): Promise<string> {
 }
 
 /** Takes a record out for good, with its earlier days. */
-export const eraseKept = (id: string): Promise<void> =>
-  database.transaction('rw', database.projects, database.days, async () => {
+export async function eraseKept(id: string): Promise<void> {
+  await database.transaction('rw', database.projects, database.days, async () => {
     await database.projects.delete(id);
     await database.days.where('id').equals(id).delete();
   });
+  release(id);
+}

@@ -1,6 +1,7 @@
 /** Whether this browser keeps anything: its database is opened before the first page, and where that fails a sitting in memory takes its place. */
 import { createStore } from 'zustand/vanilla';
 import { database, keepInMemory } from './database.ts';
+import { takeUpLost } from './library.ts';
 
 export type Storage =
   | { kind: 'opening' }
@@ -22,6 +23,8 @@ export async function openStorage(): Promise<void> {
   const waiting = setTimeout(() => !decided() && is({ kind: 'slow' }), PATIENCE_MS);
   try {
     await database.open();
+    // Before the first page asks for one of them; where they cannot be read the page says so itself.
+    await takeUpLost().catch(() => {});
     if (!decided()) is({ kind: 'kept' });
   } catch (error) {
     await workWithout((error as Error).message || (error as Error).name);

@@ -6,11 +6,23 @@ import { flushSave, saveStore, startAutosave } from './autosave.ts';
 import { backUpAll, bringBack } from './backup.ts';
 import { database } from './database.ts';
 import { DAYS_KEPT, dayOf, daysOf, keepDay } from './days.ts';
-import { keepLastEdit, lastEditOf } from './lastEdit.ts';
-import { addDemo, addNew, duplicate, firstToOpen, importText, openKept, readKept, remove, restore } from './library.ts';
+import { heldOf, heldStore } from './held.ts';
+import { keepLastEdit, lastEditOf, lastEdits } from './lastEdit.ts';
+import {
+  addDemo,
+  addNew,
+  duplicate,
+  firstToOpen,
+  importText,
+  openKept,
+  readKept,
+  remove,
+  restore,
+  takeUpLost,
+} from './library.ts';
 import { emptyTrash, eraseKept, listKept, rawText, TRASH_DAYS } from './listing.ts';
 import { edit, keptHistory, projectStore, redo, refusals, showProject, undo } from './projectStore.ts';
-import { revisionOf } from './writes.ts';
+import { revisionOf, tryAgain } from './writes.ts';
 
 /** Node has no workers of the browser's kind: the same readers and writers, here. */
 const here: typeof withFiles = async (_, run) => run((await import('@hosket/formats')) as unknown as FilesAfar);
@@ -204,6 +216,60 @@ describe('autosave', () => {
     expect(now().notes).toBe('not written');
     undo();
     expect(now().notes).not.toBe('not written');
+  });
+
+  it('a full disk takes no new project: it is held, listed, opened, backed up, tried again, and outlives its page', async () => {
+    const full = vi
+      .spyOn(database.projects, 'add')
+      .mockRejectedValue(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
+    const copied = await addDemo();
+    const other = await addNew();
+    expect((await listKept()).map(({ id, held }) => [id, held]).sort()).toEqual(
+      [
+        [copied, true],
+        [other, true],
+      ].sort(),
+    );
+    expect(heldStore.getState().why).toBe('the disk is full');
+    await open(copied);
+    expect(saveStore.getState().save).toEqual({ kind: 'failed', why: 'the disk is full' });
+    expect((await backUpAll(here)).count).toBe(2);
+    // Its page goes: what is left of it is taken up by the next, as soon as there is room.
+    full.mockRestore();
+    const put = vi.spyOn(database.projects, 'put').mockRejectedValue(new Error('nothing goes'));
+    edit((project) => ({ ...project, notes: 'while full' }));
+    await vi.waitFor(() => expect(heldOf(copied)?.project.notes).toBe('while full'));
+    heldStore.setState({ held: new Map() });
+    put.mockRestore();
+    await takeUpLost();
+    expect((await readKept(copied))?.project.notes).toBe('while full');
+    expect((await readKept(other))?.name).toBe('My groundwork');
+    expect(lastEdits().filter((id) => [copied, other].includes(id))).toEqual([]);
+  });
+
+  it('what is held is written with its steps when there is room, and what another tab wrote meanwhile is left', async () => {
+    const id = await addDemo();
+    await open(id);
+    const put = vi.spyOn(database.projects, 'put').mockRejectedValue(new Error('nothing goes'));
+    edit((project) => ({ ...project, notes: 'a' }));
+    edit((project) => ({ ...project, notes: 'b' }));
+    await vi.waitFor(() => expect(heldOf(id)?.project.notes).toBe('b'));
+    await open(await addNew());
+    await open(id);
+    expect(now().notes).toBe('b');
+    expect(keptHistory().past).toHaveLength(2);
+    put.mockRestore();
+    await tryAgain();
+    expect(saveStore.getState().save.kind).toBe('saved');
+    expect((await openKept(id))?.past.map(({ notes }) => notes)).toContain('a');
+    // Held again, and another tab writes.
+    vi.spyOn(database.projects, 'put').mockRejectedValueOnce(new Error('nothing goes'));
+    edit((project) => ({ ...project, notes: 'c' }));
+    await vi.waitFor(() => expect(heldOf(id)?.project.notes).toBe('c'));
+    await database.projects.update(id, { revision: 99, 'project.notes': 'of the other' } as never);
+    await tryAgain();
+    expect((await listKept()).map(({ name }) => name)).toContain('Harl Quarry, from another tab');
+    expect((await readKept(id))?.project.notes).toBe('of the other');
   });
 
   it('says so when the disk is full, and saves again at the next change', async () => {

@@ -68,9 +68,12 @@ function drawn(seed: number) {
 
 const note = (tab: Tab, word: string) => {
   const before = tab.notes();
-  tab.store.edit((project) => ({ ...project, notes: `${project.notes} ${word}`.slice(-1500) }));
+  tab.store.edit((project) => ({ ...project, notes: `${project.notes} ${word}` }));
   return tab.notes() !== before;
 };
+
+/** How many steps, and from which seeds: a longer run is asked for by `npm run fuzz -- tabs N SEED`. */
+const [STEPS = 340, ...SEEDS] = (process.env.HOSKET_TABS ?? '340 3 11 2027').split(' ').map(Number);
 
 describe('several tabs on one project', () => {
   const locks = Object.getOwnPropertyDescriptor(navigator, 'locks');
@@ -127,7 +130,7 @@ describe('several tabs on one project', () => {
     await second.close();
   });
 
-  it.each([3, 11, 2027])('loses nothing that had time to be written, seed %i', async (seed) => {
+  it.each(SEEDS)('loses nothing that had time to be written, seed %i', async (seed) => {
     const draw = drawn(seed);
     let tabs: Tab[] = [await newTab()];
     const keeper = tabs[0];
@@ -139,7 +142,7 @@ describe('several tabs on one project', () => {
       await tab.flush();
       for (const word of words.values()) if (word.tab === tab) word.flushed = true;
     };
-    for (let step = 0; step < 340; step++) {
+    for (let step = 0; step < STEPS; step++) {
       const tab = tabs[draw(tabs.length)];
       const what = draw(20);
       if (what < 11) {
@@ -175,7 +178,7 @@ describe('several tabs on one project', () => {
       .join('');
     const lost = [...words.keys()].filter((word) => !everything.includes(` ${word} `));
     expect(lost).toEqual([]);
-    expect(words.size).toBeGreaterThan(60);
+    expect(words.size).toBeGreaterThan(STEPS / 6);
     for (const tab of tabs) await tab.close();
   });
 });

@@ -1,6 +1,6 @@
 import type { Point, UnitSystem } from '@hosket/core';
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist, type StateStorage } from 'zustand/middleware';
 
 interface ViewState {
   units: UnitSystem;
@@ -42,6 +42,19 @@ export type SurfacePage = (typeof surfacePages)[number];
 export type CuttingPage = (typeof cuttingPages)[number];
 export type LayersPage = (typeof layersPages)[number];
 
+/** What cannot be kept because the place is full or denied lasts until the page is closed; no view may fail by it. */
+const asFarAsThereIsRoom: StateStorage = {
+  getItem: (name) => localStorage.getItem(name),
+  setItem: (name, value) => {
+    try {
+      localStorage.setItem(name, value);
+    } catch {
+      // Full.
+    }
+  },
+  removeItem: (name) => localStorage.removeItem(name),
+};
+
 /** How this browser likes to see things; no part of any project. */
 export const useView = create<ViewState>()(
   persist(
@@ -65,6 +78,11 @@ export const useView = create<ViewState>()(
     }),
     {
       name: 'hosket-view',
+      storage: createJSONStorage(() => {
+        // Where it is denied this throws, and nothing is kept.
+        localStorage.getItem('hosket-view');
+        return asFarAsThereIsRoom;
+      }),
     },
   ),
 );

@@ -1,8 +1,10 @@
-/** Writes of the open project: each follows the one before it, or is kept beside what another tab wrote. */
+/** Writes of projects: each follows the one before it, is kept beside what another tab wrote, or is held in the page while the disk is full. */
 import type { Project } from '@hosket/core';
-import { database } from './database.ts';
+import { database, type Kept } from './database.ts';
 import { keepDay } from './days.ts';
+import { heldOf, heldStore, hold, release, type Written } from './held.ts';
 import { stepsWritten } from './steps.ts';
+import { tell } from './tabs.ts';
 
 /** What was written last, by this tab or as it was read, for each project that was opened here. */
 const revisions = new Map<string, number>();
@@ -12,34 +14,39 @@ export const followsNow = (id: string, revision: number): void => {
 };
 export const revisionOf = (id: string): number => revisions.get(id) ?? 0;
 
-interface Written {
-  project: Project;
-  past: Project[];
-  future: Project[];
-}
-
 const LONGEST_NAME = 120;
-const named = (name: string, ending: string) => `${name.slice(0, LONGEST_NAME - ending.length)}${ending}`;
+const named = (project: Project, ending: string): Project => ({
+  ...project,
+  name: `${project.name.slice(0, LONGEST_NAME - ending.length)}${ending}`,
+});
 
-/** A project kept anew; gives its id. */
+/** The record of a project that was just made. */
+export const recordOf = (id: string, project: Project): Kept => ({
+  id,
+  name: project.name,
+  changedAt: Date.now(),
+  deletedAt: null,
+  revision: 0,
+  project,
+  back: [],
+  forward: [],
+});
+
+const add = (id: string, project: Project): Promise<string> => database.projects.add(recordOf(id, project));
+
+/** A project kept anew, or held where there is no room for it; gives its id. */
 export async function keepAnew(project: Project): Promise<string> {
   const id = crypto.randomUUID();
-  await database.projects.add({
-    id,
-    name: project.name,
-    changedAt: Date.now(),
-    deletedAt: null,
-    revision: 0,
-    project,
-    back: [],
-    forward: [],
-  });
-  return id;
+  try {
+    return await add(id, project);
+  } catch (error) {
+    hold(id, 0, { project, past: [], future: [] }, error);
+    return id;
+  }
 }
 
 /** A project kept anew beside the one it comes from, with an ending to its name; gives its id. */
-export const keepBeside = (project: Project, ending: string): Promise<string> =>
-  keepAnew({ ...project, name: named(project.name, ending) });
+export const keepBeside = (project: Project, ending: string): Promise<string> => keepAnew(named(project, ending));
 
 /**
  * Writes a project over the state that it follows. One that another tab deleted is brought back by that; one of which another tab has written
@@ -51,17 +58,50 @@ export const write = (id: string, { project, past, future }: Written): Promise<s
     // Keys alone: the record holds all its steps.
     const same = await database.projects.where('[id+revision]').equals([id, revision]).primaryKeys();
     if (!same.length && (await database.projects.where('id').equals(id).primaryKeys()).length)
-      return keepBeside(project, ', from another tab');
+      return add(crypto.randomUUID(), named(project, ', from another tab'));
     await keepDay(id, Date.now());
     await database.projects.put({
-      id,
-      name: project.name,
-      changedAt: Date.now(),
-      deletedAt: null,
+      ...recordOf(id, project),
       revision: revision + 1,
-      project,
       ...stepsWritten(project, past, future),
     });
-    revisions.set(id, revision + 1);
     return null;
   });
+
+/** One write after another: each follows the one before. */
+let turn: Promise<unknown> = Promise.resolve();
+
+/** What became of a write. */
+export type Outcome = { kind: 'kept' } | { kind: 'beside'; id: string } | { kind: 'held'; why: string };
+
+/** Writes in its turn; what cannot be written is held, and tried again by `tryAgain`. */
+export function writeOrHold(id: string, written: Written): Promise<Outcome> {
+  const outcome = turn.then(() => attempt(id, written));
+  turn = outcome;
+  return outcome;
+}
+
+async function attempt(id: string, written: Written): Promise<Outcome> {
+  try {
+    const beside = await write(id, written);
+    release(id, written.project);
+    tell({ kind: 'kept', id });
+    if (beside) return { kind: 'beside', id: beside };
+    followsNow(id, revisionOf(id) + 1);
+    return { kind: 'kept' };
+  } catch (error) {
+    hold(id, revisionOf(id), written, error);
+    return { kind: 'held', why: heldStore.getState().why };
+  }
+}
+
+/** Tries once more to write everything that is held. */
+export async function tryAgain(): Promise<void> {
+  for (const id of heldStore.getState().held.keys()) {
+    turn = turn.then(() => {
+      const held = heldOf(id);
+      return held && attempt(id, held);
+    });
+    await turn;
+  }
+}

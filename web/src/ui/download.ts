@@ -7,10 +7,3 @@ export function download(blob: Blob, name: string): void {
   link.click();
   setTimeout(() => URL.revokeObjectURL(address), 10_000);
 }
-
-/** A file name from a project's name: "Harl Quarry" is harl-quarry. */
-export const fileStem = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '') || 'project';

@@ -1,7 +1,8 @@
 import type { Page } from '@hosket/core';
 import plainFace from '../../../node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-400-normal.woff?url';
 import strongFace from '../../../node_modules/@fontsource/spline-sans-mono/files/spline-sans-mono-latin-600-normal.woff?url';
-import { download, fileStem } from '../ui/download.ts';
+import { fileStem } from '../store/fileStem.ts';
+import { download } from '../ui/download.ts';
 import { sayWrong } from '../ui/toast.tsx';
 import { type FilesAfar, Stopped, withFiles } from '../worker/files.ts';
 

@@ -1,5 +1,6 @@
+import { fileStem } from '../../store/fileStem.ts';
 import { projectStore } from '../../store/projectStore.ts';
-import { download, fileStem } from '../../ui/download.ts';
+import { download } from '../../ui/download.ts';
 import { sayWrong } from '../../ui/toast.tsx';
 
 /** The drawings that can be kept as pictures; each bears its name in `data-picture`. */

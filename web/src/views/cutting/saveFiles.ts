@@ -1,5 +1,5 @@
 import type { BedReport, PlanReport, Project } from '@hosket/core';
-import { fileStem } from '../../ui/download.ts';
+import { fileStem } from '../../store/fileStem.ts';
 import type { Fields } from '../../worker/messages.ts';
 import { saveAs } from '../savePdf.ts';
 

@@ -10,10 +10,10 @@ import {
 } from '@hosket/core';
 import { Download, Printer } from 'lucide-react';
 import { useNavigate } from 'react-router';
+import { fileStem } from '../../store/fileStem.ts';
 import { useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
-import { fileStem } from '../../ui/download.ts';
 import { Figure } from '../../ui/Figures.tsx';
 import { saveAs } from '../savePdf.ts';
 import { PacksTable } from './PacksTable.tsx';

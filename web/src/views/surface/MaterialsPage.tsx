@@ -16,9 +16,10 @@ import {
 } from '@hosket/core';
 import { Download, Plus, Trash2, Upload } from 'lucide-react';
 import { useState } from 'react';
+import { fileStem } from '../../store/fileStem.ts';
 import { edit, projectNow, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
-import { download, fileStem } from '../../ui/download.ts';
+import { download } from '../../ui/download.ts';
 import { ChoiceField, WordsField } from '../../ui/Field.tsx';
 import { OwnFigure } from '../../ui/OwnFigure.tsx';
 import { pickFile } from '../../ui/pickFile.ts';

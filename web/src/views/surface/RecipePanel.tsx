@@ -14,10 +14,11 @@ import {
   writeRecipe,
 } from '@hosket/core';
 import { Copy, Download, Trash2, Upload } from 'lucide-react';
+import { fileStem } from '../../store/fileStem.ts';
 import { edit, projectNow, useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
-import { download, fileStem } from '../../ui/download.ts';
+import { download } from '../../ui/download.ts';
 import { ChoiceField, NumberField, WordsField } from '../../ui/Field.tsx';
 import { pickFile } from '../../ui/pickFile.ts';
 import { sayWrong } from '../../ui/toast.tsx';
