@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
-import { startProject } from '@hosket/core';
+import { drawItem, startProject, writeProject } from '@hosket/core';
 import type { Page } from '@playwright/test';
+import { seeded } from '../core/src/testing/edits.ts';
 import { App, expect, test, textOf } from './hosket.ts';
 
 test('two tabs on one project: one holds the pen, the other follows and may take it over; nothing of either is lost', async ({
@@ -367,4 +368,34 @@ test('a folder follows every change, keeps files that are not of Hosket, and is 
   await page.reload();
   await app.settled();
   expect((await files())['renamed.hosket.json']).toContain('"widthMm": 366');
+});
+
+test('a plan that takes long tells how far it is, can be stopped and begun anew, and is never half shown', async ({
+  app,
+  page,
+}) => {
+  const random = seeded(7);
+  let project = startProject('Rings', '2027-03-01', 'ground');
+  for (let k = 0; k < 400; k++) {
+    const [x, y, r] = [20 + random() * 250, 20 + random() * 160, 3 + random() * 15];
+    const ring = [
+      [x - r, y],
+      [x, y - r],
+      [x + r, y],
+      [x, y + r],
+    ] as const;
+    project = drawItem(project, 'contour', ring, Math.round(random() * 60), { closed: true }).project;
+  }
+  const file = `${tmpdir()}/${randomUUID()}.hosket.json`;
+  await writeFile(file, writeProject(project));
+  await app.open();
+  await app.importFile(file);
+  await expect(page).toHaveTitle('Rings, Hosket');
+  await page.getByRole('progressbar', { name: /^Working out:/ }).waitFor();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByTestId('plan-state')).toHaveText('stopped: figures are those before');
+  await expect(page.getByRole('progressbar')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await app.settled();
+  await expect(page.getByRole('main')).toContainText('Heights: as drawn');
 });

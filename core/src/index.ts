@@ -114,6 +114,7 @@ export {
   type Drawn,
   type Plan,
   type Planner,
+  type PlanProgress,
   plan,
   planWithMoves,
 } from './planner/index.ts';

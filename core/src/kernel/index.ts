@@ -1,4 +1,4 @@
-export { createKernel, type Kernel, type StageTime } from './kernel.ts';
+export { createKernel, type Kernel, type StageTime, stagesUnder } from './kernel.ts';
 export { readAsOne } from './reading.ts';
 export * from './run.ts';
 export { shared } from './share.ts';

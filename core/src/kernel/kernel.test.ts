@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { createKernel } from './kernel.ts';
+import { createKernel, stagesUnder } from './kernel.ts';
 import { toEnd } from './run.ts';
 import { stagesOf } from './stage.ts';
 
@@ -43,6 +43,17 @@ function table() {
 }
 
 describe('the kernel', () => {
+  it('tells which stage works now, and how many there are', () => {
+    const { sum } = table();
+    expect(stagesUnder(sum)).toBe(4);
+    const kernel = createKernel<Input>();
+    const run = kernel.get(sum, input());
+    const seen: string[] = [];
+    for (let step = run.next(); !step.done; step = run.next())
+      seen.push(`${kernel.underWay()} ${kernel.times().length}`);
+    expect(seen).toEqual(['double 1', 'sign 2', 'slow 2', 'slow 3', 'sum 4']);
+  });
+
   it('runs what is needed in its order, once, and nothing again while nothing changes', () => {
     const { sum, take } = table();
     const kernel = createKernel<Input>();

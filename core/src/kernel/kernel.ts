@@ -20,6 +20,20 @@ export interface Kernel<I> {
   get: <V>(stage: Stage<I, V>, input: I, quick?: boolean) => Generator<undefined, { value: V; near: boolean }>;
   /** The stages of the last run, in the order in which they were ready. */
   times: () => readonly StageTime[];
+  /** The stage that worked last, by name; empty before the first. */
+  underWay: () => string;
+}
+
+/** How many stages one rests on, itself among them; what is asked for only on the way is not counted. */
+export function stagesUnder<I, V>(stage: Stage<I, V>): number {
+  const names = new Set<string>();
+  const visit = ({ name, needs }: AnyStage<I>): void => {
+    if (names.has(name)) return;
+    names.add(name);
+    for (const need of Object.values(needs)) visit(need);
+  };
+  visit(stage as unknown as AnyStage<I>);
+  return names.size;
 }
 
 interface Kept<I> {
@@ -49,6 +63,7 @@ export function createKernel<I extends object>(clock: () => number = () => 0): K
   let runs = 0;
   let versions = 0;
   let last: StageTime[] = [];
+  let underWay = '';
 
   function* get<V>(wanted: Stage<I, V>, given: I, quick = false): Generator<undefined, { value: V; near: boolean }> {
     const input = shared(known, given);
@@ -126,9 +141,11 @@ export function createKernel<I extends object>(clock: () => number = () => 0): K
         time.longestMs = Math.max(time.longestMs, own);
         return done;
       };
+      underWay = time.name;
       const made = piece(start);
       if (!isRun(made)) return made;
       for (;;) {
+        underWay = time.name;
         const step = piece(() => made.next());
         if (step.done) return step.value;
         yield;
@@ -146,5 +163,5 @@ export function createKernel<I extends object>(clock: () => number = () => 0): K
     return { value: one.value as V, near: left };
   }
 
-  return { get, times: () => last };
+  return { get, times: () => last, underWay: () => underWay };
 }

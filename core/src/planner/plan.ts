@@ -1,7 +1,7 @@
 import { type Finding, findingsOf } from '../checks/index.ts';
 import type { Cutting } from '../cutting/index.ts';
 import { cellOf, type Ground } from '../ground/index.ts';
-import { createKernel, type StageTime, toEnd } from '../kernel/index.ts';
+import { createKernel, type StageTime, stagesUnder, toEnd } from '../kernel/index.ts';
 import type { AreaMap, Target } from '../layers/index.ts';
 import type { Base, HandLayer, Project, School } from '../project/index.ts';
 import type { MovesReport, PlanReport, SchoolReport } from '../report/index.ts';
@@ -54,6 +54,8 @@ const whole = stage({
   run: ({ needs }) => needs,
 });
 
+const ALL_STAGES = stagesUnder(whole);
+
 export interface Planner {
   /**
    * Runs the stages that something changed for. A `quick` run may answer with a plan that is `near`. Yields between pieces of work, so that a newer edit can break an older run
@@ -64,6 +66,14 @@ export interface Planner {
   moves: (project: Project) => Generator<undefined, MovesReport | null>;
   /** What became of each stage in the last run. */
   times: () => readonly StageTime[];
+  /** How far the run is that is under way: the stage that works now, and how many of all are ready. */
+  progress: () => PlanProgress;
+}
+
+export interface PlanProgress {
+  stage: string;
+  ready: number;
+  of: number;
 }
 
 /** Plans projects one after another and keeps what does not change. `cell` gives the cell of the ground's lattice, mm; `clock` the time, ms. */
@@ -93,6 +103,10 @@ export function createPlanner(cell: (base: Base) => number = cellOf, clock?: () 
     },
     *moves(project) {
       return (yield* kernel.get(moved, { project, cell })).value;
+    },
+    progress: () => {
+      const ready = new Set([...earlier, ...kernel.times()].map(({ name }) => name)).size;
+      return { stage: kernel.underWay(), ready: Math.min(ready, ALL_STAGES), of: ALL_STAGES };
     },
     times: () => {
       const seen = new Set(earlier.map(({ name }) => name));

@@ -7,7 +7,7 @@ import { storageStore } from '../store/storage.ts';
 import { useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { useSay } from '../ui/Figures.tsx';
-import { usePlan } from '../worker/planStore.ts';
+import { planAnew, stopPlan, usePlan } from '../worker/planStore.ts';
 import { useShell } from './shellStore.ts';
 
 /** One thin line: the project, undo and redo, units, whether all is saved, and the search for commands. */
@@ -58,10 +58,28 @@ export function TopLine() {
 }
 
 function PlanState() {
-  const { behind, failed } = usePlan();
+  const { behind, failed, progress, stopped } = usePlan();
+  const waits = failed !== null || stopped;
   return (
-    <span role="status" className="text-xs text-muted" data-testid="plan-state">
-      {failed ? <span className="text-plum">not worked out: {failed}</span> : behind ? 'working out…' : 'worked out'}
+    <span className="flex items-center gap-2 text-xs text-muted">
+      {progress && !waits && (
+        <>
+          <progress
+            value={progress.ready}
+            max={progress.of}
+            className="w-24 accent-clay"
+            aria-label={`Working out: ${progress.stage}`}
+          />
+          <span className="max-w-40 truncate">{progress.stage}</span>
+          <Button onClick={stopPlan}>Stop</Button>
+        </>
+      )}
+      <span role="status" data-testid="plan-state">
+        {failed && <span className="text-plum">not worked out: {failed}</span>}
+        {!failed && stopped && 'stopped: figures are those before'}
+        {!waits && (behind ? 'working out…' : 'worked out')}
+      </span>
+      {waits && <Button onClick={planAnew}>Work it out</Button>}
     </span>
   );
 }

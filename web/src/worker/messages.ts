@@ -4,6 +4,7 @@ import type {
   Judging,
   MovesReport,
   NestJob,
+  PlanProgress,
   Project,
   Ring,
   School,
@@ -81,6 +82,7 @@ export type PlanAnswer = { ticket: number } & (
   | { kind: 'moves'; moves: MovesReport | null }
   | { kind: 'suggestion'; suggestion: Suggestion }
   | { kind: 'weighed'; weighed: Weighed }
+  | { kind: 'progress'; progress: PlanProgress }
   | { kind: 'failed'; why: string }
 );
 
@@ -99,6 +101,7 @@ export const answerSchema = z.discriminatedUnion('kind', [
   z.object({ ticket: z.number(), kind: z.literal('moves'), moves: z.custom<MovesReport | null>() }),
   z.object({ ticket: z.number(), kind: z.literal('suggestion'), suggestion: z.custom<Suggestion>() }),
   z.object({ ticket: z.number(), kind: z.literal('weighed'), weighed: z.custom<Weighed>() }),
+  z.object({ ticket: z.number(), kind: z.literal('progress'), progress: z.custom<PlanProgress>() }),
   z.object({ ticket: z.number(), kind: z.literal('failed'), why: z.string() }),
 ]);
 

@@ -1,4 +1,13 @@
-import type { MovesReport, NestJob, PlanReport, Project, StackReport, StageTime, Suggestion } from '@hosket/core';
+import type {
+  MovesReport,
+  NestJob,
+  PlanProgress,
+  PlanReport,
+  Project,
+  StackReport,
+  StageTime,
+  Suggestion,
+} from '@hosket/core';
 import { useMemo } from 'react';
 import { create } from 'zustand';
 import { usePreview } from '../store/preview.ts';
@@ -15,6 +24,10 @@ interface PlanState {
   /** The report is of an earlier state of the project; a newer one is being worked out. */
   behind: boolean;
   failed: string | null;
+  /** How far a plan is that takes long; null while it does not. */
+  progress: PlanProgress | null;
+  /** The builder stopped the newest plan: the report is of the one before. */
+  stopped: boolean;
   /** Zones that the rules of the trade would lay on this ground; gone with the next change. */
   suggestion: Suggestion | null;
   /** What bringing levels onto joints would save: null where none may be moved; undefined until it is known. */
@@ -52,27 +65,72 @@ export const usePlan = create<PlanState>(() => ({
   jobs: [],
   behind: false,
   failed: null,
+  progress: null,
+  stopped: false,
   suggestion: null,
   moves: undefined,
   weighed: null,
   stages: [],
 }));
 
+let begin: () => void = () => {};
+let end: () => void = () => {};
+
+/** Ends the work on the newest plan; what stood before it stays. */
+export const stopPlan = (): void => end();
+/** Works the open project out anew, from nothing. */
+export const planAnew = (): void => begin();
+
 /** Keeps the plan in step with the open project. Gives a function that stops it. */
 export function startPlanning(): () => void {
-  const worker = new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' });
+  let worker: Worker | null = null;
   let ticket = 0;
   let reported: PlanReport | null = null;
+  /** The drawings of the newest whole plan: what is stopped halfway is not left half shown. */
+  let complete: Fields | null = null;
+  /** The worker that plans; another one where the one before was stopped or fell over. */
+  const planning = (): Worker => {
+    if (worker) return worker;
+    reported = null;
+    worker = new Worker(new URL('./planWorker.ts', import.meta.url), { type: 'module' });
+    worker.onmessage = taken;
+    worker.onerror = (event) => {
+      dismiss();
+      usePlan.setState({ failed: event.message || 'the planner fell over', behind: false, progress: null });
+    };
+    return worker;
+  };
+  const dismiss = () => {
+    worker?.terminate();
+    worker = null;
+  };
   const ask = (project: Project) => {
     ticket++;
-    usePlan.setState({ behind: true, suggestion: null, moves: undefined, weighed: null });
-    worker.postMessage({ ticket, project: bare(project) } satisfies PlanRequest);
+    usePlan.setState({
+      behind: true,
+      stopped: false,
+      progress: null,
+      suggestion: null,
+      moves: undefined,
+      weighed: null,
+    });
+    planning().postMessage({ ticket, project: bare(project) } satisfies PlanRequest);
   };
   askFor = (project, what) => {
     ticket++;
-    worker.postMessage({ ticket, project: bare(project), ...what } satisfies PlanRequest);
+    planning().postMessage({ ticket, project: bare(project), ...what } satisfies PlanRequest);
   };
-  worker.onmessage = ({ data }) => {
+  begin = () => {
+    const { project } = projectStore.getState();
+    dismiss();
+    if (project) ask(project);
+  };
+  end = () => {
+    dismiss();
+    dropDraft();
+    usePlan.setState({ stopped: true, behind: true, progress: null, fields: complete });
+  };
+  const taken = ({ data }: MessageEvent) => {
     const answer = answerSchema.parse(data);
     // Each is sent once, when it has changed: what arrives is kept.
     if (answer.kind === 'drawn') {
@@ -88,8 +146,10 @@ export function startPlanning(): () => void {
         stages: answer.stages,
         jobs: answer.jobs ?? state.jobs,
         failed: null,
+        progress: null,
         behind: answer.ticket !== ticket || answer.near,
       }));
+      complete = usePlan.getState().fields;
       if (!usePreview.getState().latest) dropDraft();
     } else if (answer.kind === 'suggestion') {
       if (answer.ticket === ticket) usePlan.setState({ suggestion: answer.suggestion });
@@ -97,12 +157,16 @@ export function startPlanning(): () => void {
       if (answer.ticket === ticket) usePlan.setState({ moves: answer.moves });
     } else if (answer.kind === 'weighed') {
       if (answer.ticket === ticket) usePlan.setState({ weighed: answer.weighed });
-    } else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false });
+    } else if (answer.kind === 'progress') {
+      if (answer.ticket === ticket) usePlan.setState({ progress: answer.progress });
+    } else if (answer.ticket === ticket) usePlan.setState({ failed: answer.why, behind: false, progress: null });
   };
-  worker.onerror = (event) => usePlan.setState({ failed: event.message || 'The planner stopped.', behind: false });
   const stop = projectStore.subscribe(({ id, project }, before) => {
     if (project === before.project) return;
-    if (id !== before.id) usePlan.setState({ report: null });
+    if (id !== before.id) {
+      complete = null;
+      usePlan.setState({ report: null });
+    }
     if (project) ask(project);
   });
   // A drag that is given up leaves the plan as it was, and its draft has no successor.
@@ -114,7 +178,7 @@ export function startPlanning(): () => void {
   return () => {
     stop();
     stopPreview();
-    worker.terminate();
+    dismiss();
   };
 }
 

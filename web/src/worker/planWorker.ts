@@ -62,13 +62,21 @@ function answerWith(ticket: number, { report, ground, target, zones, pasteMm, ar
   answer({ ticket, kind: 'plan', report: patch, rest, jobs, near, stages: planner.times() });
 }
 
+/** How far a long run has come is told so often, ms. */
+const TELL_EVERY_MS = 700;
+
 /** One run to its end; where it may be broken off, null when a newer request has come meanwhile. */
 async function runFor(ticket: number, project: Project, quick: boolean): Promise<Plan | null> {
   const run = planner.run(project, quick);
+  let told = performance.now();
   for (;;) {
     const step = run.next();
     if (step.done) return step.value;
     if (step.value) answerDrawn(ticket, step.value);
+    if (performance.now() - told > TELL_EVERY_MS) {
+      told = performance.now();
+      answer({ ticket, kind: 'progress', progress: planner.progress() });
+    }
     await breath();
     // A quick run is always taken to its end: whoever holds a key sees figures follow.
     if (waiting && !quick) return null;
