@@ -49,8 +49,14 @@ module.exports = {
     {
       name: 'core-by-its-face',
       severity: 'error',
-      from: { path: '^(formats|cli|web|server|e2e)/' },
+      from: { path: '^(formats|cli|web|server)/' },
       to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
+    },
+    {
+      name: 'browser-tests-by-its-face',
+      severity: 'error',
+      from: { path: '^e2e/' },
+      to: { path: '^core/src/', pathNot: '^core/src/(index\\.ts$|testing/)' },
     },
     {
       name: 'core-is-pure',
