@@ -83,7 +83,7 @@ export function startFollowing(): () => void {
 }
 
 /** Writes what has changed since it was last written there, one tab at a time. */
-export async function bringUpToDate(): Promise<void> {
+async function bringUpToDate(): Promise<void> {
   const run = async () => {
     const folder = await folderNow();
     if (!folder) return is({ kind: 'none' });

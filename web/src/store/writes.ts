@@ -52,7 +52,7 @@ export const keepBeside = (project: Project, ending: string): Promise<string> =>
  * Writes a project over the state that it follows. One that another tab deleted is brought back by that; one of which another tab has written
  * since is left as it is there, and this one is kept beside it: gives its id then, else null.
  */
-export const write = (id: string, { project, past, future }: Written): Promise<string | null> =>
+const write = (id: string, { project, past, future }: Written): Promise<string | null> =>
   database.transaction('rw', database.projects, database.days, async () => {
     const revision = revisionOf(id);
     // Keys alone: the record holds all its steps.
