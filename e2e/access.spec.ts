@@ -73,7 +73,7 @@ for (const theme of ['plaster', 'evening'])
     await page.getByRole('button', { name: 'Measure', exact: true }).click();
     await clean('measuring in the section');
     await page.getByRole('button', { name: 'Measure', exact: true }).click();
-    await page.getByRole('button', { name: 'Contour', exact: true }).click();
+    await app.tool('Contour');
     await clean('drawing');
     await page.getByRole('button', { name: 'Give up' }).click();
     await page.getByRole('button', { name: 'Bring in' }).click();

@@ -1,10 +1,10 @@
 import { readFile } from 'node:fs/promises';
-import type { Page } from '@playwright/test';
-import { commandLine, expect, test } from './hosket.ts';
+import { type App, commandLine, expect, test } from './hosket.ts';
 
 /** Puts a thing that stands on the ground at a share of the plan's width and height. */
-async function stand(page: Page, kind: string, across: number, down: number) {
-  await page.getByRole('toolbar', { name: 'Standing' }).getByRole('button', { name: kind }).click();
+async function stand(app: App, kind: string, across: number, down: number) {
+  const { page } = app;
+  await app.tool(kind);
   const plan = await page.getByRole('group', { name: 'Plan of the base' }).boundingBox();
   if (!plan) throw new Error('no plan');
   await page.mouse.click(plan.x + plan.width * across, plan.y + plan.height * down);
@@ -22,11 +22,11 @@ test('an oval base in a cabinet that is too low: the tree to blame is named, dra
   await app.write('Depth', '220');
   await expect(page.getByText('300 mm by 220 mm', { exact: false })).toBeVisible();
   await app.show('Ground');
-  await stand(page, 'Tree', 0.5, 0.5);
+  await stand(app, 'Tree', 0.5, 0.5);
   await app.write('Name', 'Old pine');
   await app.write('Height', '250');
   await page.getByRole('button', { name: 'Done' }).click();
-  await stand(page, 'Figure', 0.56, 0.5);
+  await stand(app, 'Figure', 0.56, 0.5);
   await page.getByRole('button', { name: 'Done' }).click();
   await app.show('Brief');
   await page.getByLabel('It goes into a box or cabinet').check();
@@ -49,9 +49,9 @@ test('an oval base in a cabinet that is too low: the tree to blame is named, dra
 
 test('two things too near one another are told until one moves away', async ({ app, page }) => {
   await app.startOwn('Crowded');
-  await stand(page, 'Figure', 0.5, 0.5);
+  await stand(app, 'Figure', 0.5, 0.5);
   await page.getByRole('button', { name: 'Done' }).click();
-  await stand(page, 'Figure', 0.51, 0.5);
+  await stand(app, 'Figure', 0.51, 0.5);
   await app.settled();
   await app.show('Brief');
   await expect(page.getByRole('list', { name: 'Findings' })).toContainText('into one another');
@@ -122,7 +122,7 @@ test('where a 32 mm figure will not stand is shaded, listed and told at the figu
   await page.getByRole('radio', { name: 'wet' }).click();
   await expect(page.getByRole('list', { name: 'Key of the wet' })).toContainText('water gathers');
   // On the face below the third bench.
-  await page.getByRole('toolbar', { name: 'Standing' }).getByRole('button', { name: 'Figure' }).click();
+  await app.tool('Figure');
   await page.mouse.click(...(await app.onPlan(120, 180, { widthMm: 420, depthMm: 297 })));
   await app.write('Across its foot', '32');
   await app.write('Name', 'Foreman');

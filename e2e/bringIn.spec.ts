@@ -89,7 +89,7 @@ test('made-up heights of a place become the ground; marks act on top; they survi
   await page.getByLabel('Smoothed over').press('Enter');
   await app.settled();
   await expect(highest).not.toContainText('to 73 mm');
-  await page.getByRole('button', { name: 'Spot height' }).click();
+  await app.tool('Spot height');
   await page.mouse.click(...(await app.onPlan(150, 105, { widthMm: 297, depthMm: 210 })));
   await app.write('Height', '85');
   await app.settled();
@@ -141,7 +141,7 @@ test('a picture lies under the plan, is placed by two points, faded, and kept', 
 
 test('files that cannot be taken say why and what to do, and nothing is lost', async ({ app, page }) => {
   await app.startOwn('Careful');
-  await page.getByRole('button', { name: 'Spot height' }).click();
+  await app.tool('Spot height');
   await page.mouse.click(...(await app.onPlan(150, 105, { widthMm: 297, depthMm: 210 })));
   await app.write('Height', '33');
   await page.getByRole('button', { name: 'Done' }).click();

@@ -10,7 +10,7 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
   const box = (await plan.boundingBox())!;
   const at = (x: number, y: number) => [box.x + box.width / 2 + x, box.y + box.height / 2 + y] as const;
 
-  await page.getByRole('button', { name: 'Contour', exact: true }).click();
+  await app.tool('Contour');
   for (const [x, y] of [
     [150, 120],
     [220, 120],
@@ -37,7 +37,7 @@ test('by pointer: draw a contour, drag a point, add one, put a spot, turn the se
   await expect(page.getByRole('complementary')).toContainText('5 points');
   await page.getByRole('button', { name: 'Done' }).click();
 
-  await page.getByRole('button', { name: 'Spot height', exact: true }).click();
+  await app.tool('Spot height');
   await page.mouse.click(...at(-200, 60));
   await app.write('Height', '12');
   await app.settled();

@@ -175,8 +175,7 @@ test('bad lines are told at the mark and the rest still works: crossing, self-cr
   page,
 }) => {
   await app.open();
-  await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  await app.begin();
   await app.show('Ground');
   const draw = async (kind: string, points: string[], end: string) => {
     await page.getByRole('button', { name: kind, exact: true }).click();

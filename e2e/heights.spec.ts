@@ -15,7 +15,7 @@ test('a slab of one sheet at 20 is 20 high: nothing to carve, 23 finished; as fi
   await app.show('Brief');
   await expect(page.getByLabel('Drawn heights are of')).toHaveValue('foam');
   await app.show('Ground');
-  await page.getByRole('button', { name: 'Contour', exact: true }).click();
+  await app.tool('Contour');
   const box = (await page.getByRole('group', { name: 'Plan of the base' }).boundingBox())!;
   for (const [x, y] of [
     [-80, -60],

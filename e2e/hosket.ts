@@ -22,6 +22,15 @@ export const test = base.extend<{ app: App }, { address: string }>({
     { scope: 'worker' },
   ],
   app: async ({ page, address }, use) => {
+    // What the checks find is read in many of these tests: its list is open, as a builder may keep it.
+    await page.addInitScript(() => {
+      try {
+        localStorage.getItem('hosket-view') ??
+          localStorage.setItem('hosket-view', JSON.stringify({ state: { findingsOpen: true }, version: 0 }));
+      } catch {
+        // Denied.
+      }
+    });
     const complaints: string[] = [];
     const strangers: string[] = [];
     page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
@@ -52,10 +61,19 @@ export class App {
   /** A first start that leaves the demo for a project of one's own. */
   async startOwn(name: string) {
     await this.open();
-    await this.page.getByRole('button', { name: 'Start my own' }).click();
-    await this.page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+    await this.begin();
     await this.write('Name', name);
     await this.show('Ground');
+  }
+
+  /** Starts a bare base of A4 with the sheets that are there. */
+  async begin() {
+    await this.page.getByRole('button', { name: 'Start my own' }).last().click();
+    const start = this.page.getByRole('dialog', { name: 'Start my own' });
+    await start.getByRole('radio', { name: 'A bare base' }).click();
+    await start.getByLabel('More can be bought').uncheck();
+    await start.getByRole('button', { name: 'Begin' }).click();
+    await this.page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
   }
 
   /** The same, with a project of finished heights that is built halfway, as a file of it says. */
@@ -110,7 +128,7 @@ export class App {
   async onPlan(x: number, y: number, base: { widthMm: number; depthMm: number }): Promise<[number, number]> {
     const box = await this.page.getByRole('group', { name: 'Plan of the base' }).boundingBox();
     if (!box) throw new Error('there is no plan');
-    const scale = Math.min((box.width - 52) / base.widthMm, (box.height - 52) / base.depthMm);
+    const scale = Math.min((box.width - 20) / base.widthMm, (box.height - 20) / base.depthMm);
     return [
       box.x + box.width / 2 + (x - base.widthMm / 2) * scale,
       box.y + box.height / 2 - (y - base.depthMm / 2) * scale,
@@ -128,6 +146,14 @@ export class App {
     await this.page.mouse.move(x + dx, y + dy, { steps: 3 });
     await meanwhile();
     await this.page.mouse.up();
+  }
+
+  /** Takes a tool: from the shelf, or from among all of them. */
+  async tool(name: string) {
+    const shelf = this.page.getByRole('toolbar', { name: 'Tools' }).getByRole('button', { name, exact: true });
+    if (await shelf.count()) return shelf.click();
+    await this.page.getByRole('button', { name: /^All \d+$/ }).click();
+    await this.page.getByLabel('All tools').getByRole('button', { name, exact: true }).last().click();
   }
 
   mark(name: string) {

@@ -102,6 +102,7 @@ for (let k = 0; k < count; k++) {
   if (!path || random() < 0.1) {
     await page.keyboard.press('Alt+p');
     await page.getByRole('button', { name: 'Start my own' }).last().click();
+    await page.getByRole('button', { name: 'Begin' }).click();
     await page.getByRole('dialog').waitFor({ state: 'detached' });
     await page.getByRole('link', { name: /^Brief/ }).click();
     await notes.waitFor();

@@ -32,7 +32,7 @@ test('the model draws the ground, its layers apart, lit from a side and seen by 
   const through = await seen();
   expect(through).not.toBe(ground);
   await page.getByRole('radio', { name: 'plan' }).click();
-  await page.getByRole('toolbar', { name: 'Hollows' }).getByRole('button', { name: 'Cave' }).click();
+  await app.tool('Cave');
   for (const [x, y] of [
     [150, 120],
     [230, 120],

@@ -3,8 +3,7 @@ import { expect, test } from './hosket.ts';
 
 test("a project of one's own, from nothing to a dry base", async ({ app, page }) => {
   await app.open();
-  await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  await app.begin();
   await app.write('Name', 'Pond corner');
   await app.write('Scale (1:87, a name, or empty)', 'H0');
   await page.getByLabel('Usual size').selectOption('Tile 250 mm');
@@ -14,7 +13,7 @@ test("a project of one's own, from nothing to a dry base", async ({ app, page })
 
   await app.show('Ground');
   await expect(page.getByRole('list', { name: 'Findings' })).toContainText('No heights are drawn yet');
-  await page.getByRole('button', { name: 'Contour', exact: true }).click();
+  await app.tool('Contour');
   const box = (await page.getByRole('group', { name: 'Plan of the base' }).boundingBox())!;
   for (const [x, y] of [
     [-70, -70],

@@ -125,8 +125,7 @@ async function quarryStands(app: App) {
 async function startQuarry(app: App) {
   const { page } = app;
   await app.open();
-  await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  await app.begin();
   await app.write('Scale (1:87, a name, or empty)', '1:87');
   await page.getByLabel('Usual size').selectOption('A3');
   await app.settled();

@@ -9,7 +9,7 @@ test('a 100 mm square piece is planned in cards: the shed says that it is too th
   await app.write('Width', '100');
   await app.write('Depth', '100');
   await app.show('Ground');
-  await page.getByRole('button', { name: 'Pad', exact: true }).click();
+  await app.tool('Pad');
   for (const [x, y] of [
     [20, 20],
     [80, 20],

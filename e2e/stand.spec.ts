@@ -5,7 +5,7 @@ test('no board, feet, a board that stands out and a hole through it: each is tol
   page,
 }) => {
   await app.startFinished('Stand');
-  await page.getByRole('button', { name: 'Spot height', exact: true }).click();
+  await app.tool('Spot height');
   const plan = page.getByRole('group', { name: 'Plan of the base' });
   const box = (await plan.boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
@@ -47,11 +47,11 @@ test('no board, feet, a board that stands out and a hole through it: each is tol
 
 test('a lorry is long and turned its own way, and keeps its footprint through a reload', async ({ app, page }) => {
   await app.startFinished('Lorry');
-  await page.getByRole('button', { name: 'Spot height', exact: true }).click();
+  await app.tool('Spot height');
   const box = (await page.getByRole('group', { name: 'Plan of the base' }).boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
   await app.write('Height', '30');
-  await page.getByRole('button', { name: 'Vehicle', exact: true }).click();
+  await app.tool('Vehicle');
   await page.mouse.click(box.x + box.width / 2 - 60, box.y + box.height / 2);
   await app.write('Length', '70');
   await app.write('Turned by', '30');

@@ -129,7 +129,7 @@ test('slate laid along a bank takes the place of paste', async ({ app, page }) =
   };
   const before = await compound();
   await app.show('Ground');
-  await page.getByRole('toolbar', { name: 'Laid in' }).getByRole('button', { name: 'Slate' }).click();
+  await app.tool('Slate');
   for (const [x, y] of [
     [20, 20],
     [120, 20],
@@ -268,7 +268,7 @@ test('a recipe and the materials go out as files and come in elsewhere', async (
   expect(await textOf(csv)).toContain('Bog paste;paste;dryA;h/mm;4;6,4;11;yours');
 
   await app.projects();
-  await page.getByRole('dialog', { name: 'Projects' }).getByRole('button', { name: 'Start my own' }).click();
+  await app.begin();
   await app.show('Surface');
   const give = async (button: string, name: string, buffer: Buffer) => {
     const chooser = page.waitForEvent('filechooser');

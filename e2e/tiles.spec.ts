@@ -56,7 +56,7 @@ test('a storey that is too low for what stands below it is told', async ({ app, 
   await app.write('Raised by', '60');
   await tiles.getByRole('button', { name: 'Open Tile 1' }).first().click();
   await app.show('Ground');
-  await page.getByRole('toolbar', { name: 'Standing' }).getByRole('button', { name: 'Tree' }).click();
+  await app.tool('Tree');
   await page.mouse.click(...(await app.onPlan(150, 100, { widthMm: 297, depthMm: 210 })));
   await app.write('Height', '80');
   await app.settled();

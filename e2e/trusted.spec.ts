@@ -163,8 +163,7 @@ test('where the browser denies its storage the page works for this sitting, says
   const notice = page.getByLabel('Nothing is kept');
   await expect(notice).toContainText('Nothing can be kept in this browser');
   await expect(page.getByTestId('save-state')).toHaveText('kept for this sitting only');
-  await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('heading', { name: 'Brief', level: 1 }).waitFor();
+  await app.begin();
   await app.write('Name', 'Of this sitting');
   await app.projects();
   await expect(page.getByRole('button', { name: 'Export Of this sitting' })).toBeVisible();
@@ -268,7 +267,9 @@ test('a full disk: every action says so and goes on in the page, the file is off
   // A new one, a copy, a sample and a file are all opened, and held.
   const file = `${tmpdir()}/${randomUUID()}.hosket.json`;
   await writeFile(file, JSON.stringify(startProject('Of a file', '2027-03-01', 'ground')));
-  for (const act of ['Start my own', 'Duplicate While there was room', 'Add Vessa Terraces']) {
+  await app.projects();
+  await app.begin();
+  for (const act of ['Duplicate While there was room', 'Add Vessa Terraces']) {
     await app.projects();
     await page.getByRole('button', { name: act, exact: true }).click();
     await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -3,7 +3,7 @@ import { type App, expect, test } from './hosket.ts';
 
 /** Draws a line by writing its points, then gives it its height. */
 async function contour(app: App, page: Page, points: readonly string[], height: string, closed = false) {
-  await page.getByRole('button', { name: 'Contour', exact: true }).click();
+  await app.tool('Contour');
   await page.getByRole('application', { name: /^Drawing/ }).focus();
   for (const point of points) {
     await page.keyboard.type(point);

@@ -11,9 +11,9 @@ const most: [number, number][] = [
 ];
 
 /** Draws a line or outline by clicking its points on the plan of the usual base. */
-async function drawn(app: App, row: string, kind: string, points: readonly [number, number][]) {
+async function drawn(app: App, kind: string, points: readonly [number, number][]) {
   const { page } = app;
-  await page.getByRole('toolbar', { name: row }).getByRole('button', { name: kind, exact: true }).click();
+  await app.tool(kind);
   for (const [x, y] of points) await page.mouse.click(...(await app.onPlan(x, y, base)));
   await page.keyboard.press('Enter');
   await page.getByLabel('Name', { exact: true }).waitFor();
@@ -22,7 +22,7 @@ async function drawn(app: App, row: string, kind: string, points: readonly [numb
 /** A level slab, so that roofs can be reckoned by hand. */
 async function slab(app: App, name: string, height: string) {
   await app.startFinished(name);
-  await drawn(app, 'Landforms', 'Pad', most);
+  await drawn(app, 'Pad', most);
   await app.write('Height', height);
   await app.page.getByRole('button', { name: 'Done' }).click();
 }
@@ -33,7 +33,7 @@ test('a cave and a cable run are dug, seen in the section, and what is wrong wit
 }) => {
   await slab(app, 'Hollow hill', '60');
   const findings = page.getByRole('list', { name: 'Findings' });
-  await drawn(app, 'Hollows', 'Cave', [
+  await drawn(app, 'Cave', [
     [110, 125],
     [190, 125],
     [190, 165],
@@ -57,7 +57,7 @@ test('a cave and a cable run are dug, seen in the section, and what is wrong wit
   await app.write('Right end, away', '145');
   await expect(page.locator('[data-item="cave"]')).toBeVisible();
 
-  await drawn(app, 'Hollows', 'Bay', [
+  await drawn(app, 'Bay', [
     [210, 115],
     [250, 115],
     [250, 150],
@@ -65,7 +65,7 @@ test('a cave and a cable run are dug, seen in the section, and what is wrong wit
   ]);
   await app.write('Name', 'Battery');
   await page.getByRole('button', { name: 'Done' }).click();
-  await drawn(app, 'Hollows', 'Cable run', [
+  await drawn(app, 'Cable run', [
     [30, 140],
     [90, 140],
   ]);
@@ -131,7 +131,7 @@ test('zones are suggested, taken in one step, one is changed, and a patch goes b
   expect(Math.abs(sum(await shares()) - 100)).toBeLessThan(1);
 
   await app.show('Ground');
-  await page.getByRole('toolbar', { name: 'Cover' }).getByRole('button', { name: 'Patch' }).click();
+  await app.tool('Patch');
   const quarry = { widthMm: 420, depthMm: 297 };
   for (const [x, y] of [
     [20, 20],

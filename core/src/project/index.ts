@@ -44,5 +44,6 @@ export * from './sheetsWorth.ts';
 export * from './sheetThickness.ts';
 export * from './stacking.ts';
 export * from './start.ts';
+export * from './starters.ts';
 export * from './thinSheets.ts';
 export * from './tiles.ts';

@@ -1,8 +1,11 @@
 import { noMaterials } from '../materials/index.ts';
+import { baseSize } from './base.ts';
 import { costsAt } from './benches.ts';
 import { untouchedNest, usualCutting, usualPaper } from './cutting.ts';
 import type { HeightsAre } from './heightsAre.ts';
 import { usualRecipe, usualSurface } from './recipes.ts';
+import type { BaseShape } from './schemas/baseSchema.ts';
+import type { CutTool } from './schemas/cuttingSchema.ts';
 import { PROJECT_FORMAT, PROJECT_VERSION, type Project } from './schemas/schema.ts';
 import type { Sheet } from './schemas/sheetSchema.ts';
 import { emptyStores, usualSupport } from './schemas/storesSchema.ts';
@@ -99,5 +102,38 @@ export function startProject(name: string, startDate: string, heights: HeightsAr
       skill: 'practised',
     },
     seed: 1,
+  };
+}
+
+/** What a builder says of a project before anything else: how big it is, what is in the shed, and what cuts it. */
+export interface Beginning {
+  name: string;
+  startDate: string;
+  shape: BaseShape;
+  /** Nominal thicknesses of the sheets that are there or can be bought, mm. */
+  sheetsMm: readonly number[];
+  /** Whether more of them can be bought. */
+  buyable: boolean;
+  tool: CutTool;
+}
+
+/** A project begun so, with sheets of the usual size. */
+export function startWith({ name, startDate, shape, sheetsMm, buyable, tool }: Beginning): Project {
+  const start = startProject(name, startDate);
+  const base = { ...start.base, shape };
+  const { widthMm, depthMm } = baseSize(base);
+  return {
+    ...start,
+    base,
+    sheets: [...sheetsMm]
+      .sort((a, b) => b - a)
+      .map((nominalMm, k) => ({
+        ...usualSheet(`sheet-${k + 1}`),
+        name: sheetsMm.length > 1 ? `Dense foam ${nominalMm} mm` : 'Dense foam',
+        nominalMm,
+        buyable,
+      })),
+    cutting: { ...start.cutting, tool },
+    sections: start.sections.map((section) => ({ ...section, from: [0, depthMm / 2], to: [widthMm, depthMm / 2] })),
   };
 }

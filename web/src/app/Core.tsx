@@ -13,7 +13,7 @@ export function Core() {
   return (
     <nav
       aria-label="Stages of the build"
-      className="min-h-0 overflow-y-auto border-r border-line py-3 max-[999px]:border-b max-[999px]:border-r-0 max-[999px]:py-1"
+      className="min-h-0 overflow-y-auto border-r border-line py-1 max-[999px]:border-b max-[999px]:border-r-0 max-[999px]:py-1"
     >
       <ol className="max-[999px]:flex max-[999px]:flex-wrap">
         {bands.map(({ id, name, figure, texture }) => {
@@ -26,7 +26,7 @@ export function Core() {
             <li key={id}>
               <NavLink
                 to={id}
-                className="flex items-stretch border-r-[3px] border-transparent pl-3 pr-2 hover:bg-sheet aria-[current=page]:border-clay aria-[current=page]:bg-sheet max-[999px]:py-1"
+                className="flex items-stretch border-r-[3px] border-transparent pl-2 pr-1 hover:bg-sheet aria-[current=page]:border-clay aria-[current=page]:bg-sheet max-[999px]:py-1"
               >
                 <svg
                   width={bandSize.width}
@@ -37,7 +37,7 @@ export function Core() {
                   {texture}
                   <path d={`M0 0.5H${bandSize.width}`} stroke="var(--graphite)" strokeOpacity={0.6} />
                 </svg>
-                <span className="flex min-w-0 flex-1 flex-col justify-center pl-3">
+                <span className="flex min-w-0 flex-1 flex-col justify-center pl-2">
                   <span className="flex items-center gap-1.5 font-head text-base font-semibold">
                     {name}
                     {stopped && (

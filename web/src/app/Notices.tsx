@@ -1,13 +1,10 @@
-/** What must be told above the bench: nothing is kept, the disk is full, another tab is at work, a newer version, the demo. */
+/** What must be told above the bench: nothing is kept, the disk is full, another tab is at work, a newer version. */
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { heldStore } from '../store/held.ts';
-import { addNew } from '../store/library.ts';
 import { penStore, takePen } from '../store/pen.ts';
-import { projectNow, projectStore } from '../store/projectStore.ts';
+import { projectNow } from '../store/projectStore.ts';
 import { storageStore } from '../store/storage.ts';
-import { useView } from '../store/viewStore.ts';
 import { tryAgain } from '../store/writes.ts';
 import { Button } from '../ui/Button.tsx';
 import { exportProject } from './files.ts';
@@ -22,7 +19,6 @@ export function Notices() {
       <FullNotice />
       <PenNotice />
       <UpdateNotice />
-      <DemoNotice />
     </>
   );
 }
@@ -93,29 +89,6 @@ function PenNotice() {
       >
         Work here
       </Button>
-    </Notice>
-  );
-}
-
-function DemoNotice() {
-  const seen = useView((view) => view.demoNoticeSeen);
-  const isDemo = useStore(projectStore, (state) => state.project?.name === 'Harl Quarry');
-  const go = useNavigate();
-  if (seen || !isDemo) return null;
-  const done = () => useView.setState({ demoNoticeSeen: true });
-  return (
-    <Notice label="About the demo">
-      <p>This is Harl Quarry, an invented demo. Change anything: every step can be undone.</p>
-      <Button
-        tone="main"
-        onClick={async () => {
-          done();
-          go(`/project/${await addNew()}/brief`);
-        }}
-      >
-        Start my own
-      </Button>
-      <Button onClick={done}>Explore the demo</Button>
     </Notice>
   );
 }

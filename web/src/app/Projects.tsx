@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { heldStore, reasonOf } from '../store/held.ts';
-import { addNew, addSample, duplicate, firstToOpen, readKept, remove, restore, samples } from '../store/library.ts';
+import { addSample, duplicate, firstToOpen, readKept, remove, restore, samples } from '../store/library.ts';
 import { eraseKept, type Listed, listKept, TRASH_DAYS } from '../store/listing.ts';
 import { Button } from '../ui/Button.tsx';
 import { Dialog } from '../ui/Dialog.tsx';
@@ -69,7 +69,7 @@ export function Projects() {
       note="Kept in this browser. Export a project to keep it elsewhere."
     >
       <div className="mb-3 flex flex-wrap gap-2">
-        <Button tone="main" onClick={async () => show(await addNew())}>
+        <Button tone="main" onClick={() => useShell.setState({ projects: false, start: true })}>
           <FilePlus2 size={15} aria-hidden /> Start my own
         </Button>
         <Button onClick={bringIn}>

@@ -9,7 +9,8 @@ import { followKept, openKept, restore } from '../store/library.ts';
 import { holdPen } from '../store/pen.ts';
 import { projectStore, refusals, showProject } from '../store/projectStore.ts';
 import { listen } from '../store/tabs.ts';
-import { pickNothing, useView } from '../store/viewStore.ts';
+import { pickNothing } from '../store/viewStore.ts';
+import { useTheme } from '../ui/theme.ts';
 import { Messages, say, sayWrong } from '../ui/toast.tsx';
 import { FilesBusy } from '../views/FilesBusy.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
@@ -19,6 +20,7 @@ import { History } from './History.tsx';
 import { Missing } from './Missing.tsx';
 import { Notices } from './Notices.tsx';
 import { Projects } from './Projects.tsx';
+import { Start } from './Start.tsx';
 import { useShell } from './shellStore.ts';
 import { TopLine } from './TopLine.tsx';
 
@@ -88,7 +90,7 @@ function useOtherTabs(projectId: string): void {
 
 function Bench({ projectId }: { projectId: string }) {
   const go = useNavigate();
-  const theme = useView((view) => view.theme);
+  const theme = useTheme();
   useOtherTabs(projectId);
   const commands = useMemo(() => commandsFor(go, projectId), [go, projectId]);
   const name = useStore(projectStore, (state) => state.project?.name);
@@ -113,21 +115,28 @@ function Bench({ projectId }: { projectId: string }) {
     window.addEventListener('keydown', key);
     return () => window.removeEventListener('keydown', key);
   }, [commands]);
+  const whole = useShell((shell) => shell.wholeWindow);
   return (
-    <div className="grid h-full grid-cols-[190px_minmax(0,1fr)] grid-rows-[auto_minmax(0,1fr)_auto] max-[999px]:block max-[999px]:h-auto">
+    <div
+      data-whole={whole || undefined}
+      className={`group/window grid h-full grid-rows-[auto_minmax(0,1fr)_auto] max-[999px]:block max-[999px]:h-auto ${whole ? 'grid-cols-1' : 'grid-cols-[132px_minmax(0,1fr)] min-[1200px]:grid-cols-[150px_minmax(0,1fr)]'}`}
+    >
       <Patterns />
       <CoatPatterns />
-      <div className="off-paper col-span-2">
+      <div className="off-paper col-span-full">
         <TopLine />
         <Notices />
       </div>
-      <Core />
+      {!whole && <Core />}
       <Outlet />
-      <div className="off-paper col-span-2 min-w-0">
-        <SectionStrip />
-      </div>
+      {!whole && (
+        <div className="off-paper col-span-full min-w-0">
+          <SectionStrip />
+        </div>
+      )}
       <Projects />
       <History />
+      <Start />
       <CommandSearch commands={commands} />
       <Shortcuts commands={commands} />
       <FilesBusy />

@@ -8,6 +8,7 @@ import { useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { useSay } from '../ui/Figures.tsx';
 import { planAnew, stopPlan, usePlan } from '../worker/planStore.ts';
+import { DemoNotice } from './DemoNotice.tsx';
 import { useShell } from './shellStore.ts';
 
 /** One thin line: the project, undo and redo, units, whether all is saved, and the search for commands. */
@@ -18,15 +19,17 @@ export function TopLine() {
   const say = useSay();
   const { widthMm, depthMm } = baseSize(base);
   return (
-    <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-1">
+    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 py-0.5 min-[1000px]:flex-nowrap min-[1000px]:whitespace-nowrap">
       <span className="font-head text-lg font-bold">Hosket</span>
       <Button tone="quiet" onClick={() => useShell.setState({ projects: true })} title="Projects (Alt+P)">
         <FolderOpen size={15} aria-hidden /> {name}
       </Button>
-      <span className="text-muted">
+      <span className="text-muted min-[1000px]:max-[1199px]:hidden">
         {formatScale(scale)} · {say.mm(widthMm).replace(/ \w+$/, '')} × {say.mm(depthMm)}
       </span>
-      <span className="flex-1" />
+      <div className="min-w-0 flex-1 max-[999px]:order-last max-[999px]:basis-full">
+        <DemoNotice />
+      </div>
       <PlanState />
       <SaveStateText />
       <Button tone="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={back === 0} onClick={undo}>

@@ -130,4 +130,4 @@ export const bands: readonly Band[] = [
   },
 ];
 
-export const bandSize = { width: W, height: H };
+export const bandSize = { width: 24, height: 58 };

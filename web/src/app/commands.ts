@@ -11,9 +11,10 @@ import {
 import type { NavigateFunction } from 'react-router';
 import { wholePlan } from '../instruments/handling/panZoom.ts';
 import { beginDrawing } from '../instruments/plan/drawing.ts';
-import { addNew, addSample, samples } from '../store/library.ts';
+import { addSample, samples } from '../store/library.ts';
 import { projectStore, redo, undo } from '../store/projectStore.ts';
-import { useView } from '../store/viewStore.ts';
+import { toggleSection, useView } from '../store/viewStore.ts';
+import { changeTheme } from '../ui/theme.ts';
 import { bringIn } from '../views/bringIn/bringStore.ts';
 import { askSuggestion } from '../worker/planStore.ts';
 import { bands } from './bands.tsx';
@@ -66,19 +67,21 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     {
       name: 'Show or hide the section',
       keys: 'Alt+X',
-      run: () => useView.setState(({ sectionOpen }) => ({ sectionOpen: !sectionOpen })),
+      run: () => toggleSection(location.pathname.split('/')[3] ?? 'ground'),
+    },
+    {
+      name: 'The drawing in the whole window, and back',
+      keys: 'F9',
+      run: () => useShell.setState(({ wholeWindow }) => ({ wholeWindow: !wholeWindow })),
     },
     {
       name: 'Millimetres or inches',
       keys: 'Alt+U',
       run: () => useView.setState(({ units }) => ({ units: units === 'metric' ? 'imperial' : 'metric' })),
     },
-    {
-      name: 'Light or evening colours',
-      run: () => useView.setState(({ theme }) => ({ theme: theme === 'plaster' ? 'evening' : 'plaster' })),
-    },
+    { name: 'Light or evening colours', run: changeTheme },
     { name: 'Projects', keys: 'Alt+P', run: () => useShell.setState({ projects: true }) },
-    { name: 'Start a project of my own', run: () => void addNew().then((id) => go(`/project/${id}/brief`)) },
+    { name: 'Start a project of my own', run: () => useShell.setState({ start: true }) },
     ...samples.map((name) => ({
       name: `Add the sample ${name}`,
       run: () => void addSample(name).then((id) => go(`/project/${id}/ground`)),
@@ -105,6 +108,6 @@ export function commandByKey(commands: readonly Command[], event: KeyboardEvent)
   if (control && event.key.toLowerCase() === 'y') return commands.find(({ name }) => name === 'Redo');
   const letter = event.code.replace(/^(Key|Digit)/, '');
   const pressed = `${control ? 'Ctrl+' : ''}${event.altKey ? 'Alt+' : ''}${event.shiftKey ? 'Shift+' : ''}${letter}`;
-  if (!control && !event.altKey) return undefined;
+  if (!control && !event.altKey && !/^F\d+$/.test(letter)) return undefined;
   return commands.find(({ keys }) => keys === pressed);
 }

@@ -1,4 +1,11 @@
 import { create } from 'zustand';
 
-/** Which of the shell's dialogs is open. */
-export const useShell = create(() => ({ projects: false, search: false, shortcuts: false, history: false }));
+/** Which of the shell's dialogs is open, and whether the drawing has the whole window. */
+export const useShell = create(() => ({
+  projects: false,
+  search: false,
+  shortcuts: false,
+  history: false,
+  start: false,
+  wholeWindow: false,
+}));

@@ -1,4 +1,15 @@
-import { type Project, parseProject, type Result, readProject, shared, startProject } from '@hosket/core';
+import {
+  type Beginning,
+  beginWith,
+  type Project,
+  parseProject,
+  type Result,
+  readProject,
+  type Starter,
+  shared,
+  startProject,
+  startWith,
+} from '@hosket/core';
 import demo from '../../../samples/harl-quarry.hosket.json?raw';
 import { database, type Kept } from './database.ts';
 import { heldOf } from './held.ts';
@@ -101,6 +112,15 @@ export const addDerived = (project: Project): Promise<string> => keepAnew(projec
 
 export const addNew = (): Promise<string> =>
   keepAnew(startProject('My groundwork', new Date().toISOString().slice(0, 10)));
+
+/** A project begun by its size and its shed, with a ground to go on from, or none. */
+export const addBegun = (
+  beginning: Omit<Beginning, 'name' | 'startDate'>,
+  starter: Starter | null,
+): Promise<string> => {
+  const start = startWith({ ...beginning, name: 'My groundwork', startDate: new Date().toISOString().slice(0, 10) });
+  return keepAnew(starter ? beginWith({ ...start, name: starter.title }, starter) : start);
+};
 
 export async function duplicate(id: string): Promise<string | null> {
   const kept = await readKept(id);

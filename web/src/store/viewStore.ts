@@ -1,11 +1,15 @@
-import type { Point, UnitSystem } from '@hosket/core';
+import type { ItemKind, Point, UnitSystem } from '@hosket/core';
 import { create } from 'zustand';
 import { createJSONStorage, persist, type StateStorage } from 'zustand/middleware';
 
+export type Theme = 'plaster' | 'evening';
+
 interface ViewState {
   units: UnitSystem;
-  theme: 'plaster' | 'evening';
-  sectionOpen: boolean;
+  /** Light or dark; as the system has it until the builder chooses. */
+  theme: 'system' | Theme;
+  /** How high the section is drawn in each view, px; 0 where it is one closed line. A view that is not named here has the usual height. */
+  sectionPx: Readonly<Record<string, number>>;
   /** Heights in the section are drawn this many times as tall. */
   stretch: number;
   /** What the tint of the plan tells. */
@@ -28,6 +32,10 @@ interface ViewState {
   storesPage: StoresPage;
   /** Whether a shopping list is for the whole set or for the open tile. */
   listFor: 'set' | 'tile';
+  /** Tools used last, the latest first. */
+  recentTools: readonly ItemKind[];
+  /** Whether the findings of a stage are shown as a list, not as one line. */
+  findingsOpen: boolean;
   demoNoticeSeen: boolean;
   /** When all projects were saved in one file. */
   lastBackup: number | null;
@@ -41,6 +49,23 @@ export type StoresPage = (typeof storesPages)[number];
 export type SurfacePage = (typeof surfacePages)[number];
 export type CuttingPage = (typeof cuttingPages)[number];
 export type LayersPage = (typeof layersPages)[number];
+
+/** The usual height of the section, and between which it can be dragged, px. */
+export const USUAL_SECTION_PX = 124;
+export const LEAST_SECTION_PX = 72;
+
+export const sectionPxOf = ({ sectionPx }: Pick<ViewState, 'sectionPx'>, band: string): number =>
+  sectionPx[band] ?? USUAL_SECTION_PX;
+
+export function setSectionPx(band: string, px: number): void {
+  useView.setState(({ sectionPx }) => ({ sectionPx: { ...sectionPx, [band]: px } }));
+}
+
+/** Opens the section of a view as it was, or closes it to one line. */
+export function toggleSection(band: string): void {
+  const now = sectionPxOf(useView.getState(), band);
+  setSectionPx(band, now ? 0 : USUAL_SECTION_PX);
+}
 
 /** What cannot be kept because the place is full or denied lasts until the page is closed; no view may fail by it. */
 const asFarAsThereIsRoom: StateStorage = {
@@ -60,8 +85,8 @@ export const useView = create<ViewState>()(
   persist(
     (): ViewState => ({
       units: 'metric',
-      theme: 'plaster',
-      sectionOpen: true,
+      theme: 'system',
+      sectionPx: { brief: 0, days: 0, stores: 0 },
       stretch: 1,
       heightsShown: 'as drawn',
       shading: 'relief',
@@ -73,6 +98,8 @@ export const useView = create<ViewState>()(
       surfacePage: 'zones',
       storesPage: 'cupboard',
       listFor: 'set',
+      recentTools: [],
+      findingsOpen: false,
       demoNoticeSeen: false,
       lastBackup: null,
     }),

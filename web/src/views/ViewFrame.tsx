@@ -1,9 +1,11 @@
 import type { Finding } from '@hosket/core';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
+import { useView } from '../store/viewStore.ts';
 import { useOverflows } from '../ui/useOverflows.ts';
 import { usePlan } from '../worker/planStore.ts';
 import { FindingItem } from './FindingItem.tsx';
+import { WholeWindow } from './WholeWindow.tsx';
 
 interface Props {
   title: string;
@@ -15,20 +17,36 @@ interface Props {
   children: ReactNode;
   /** The view fills the room instead of scrolling. */
   fills?: boolean;
+  /** What can be done with the whole view, at the right of its heading. */
+  tools?: ReactNode;
+  /** The view has a line of its own with the way back out of the whole window, so that its heading may go meanwhile. */
+  ownTools?: boolean;
 }
 
 /** A stage's own work surface with its heading, and the take-off at its right. */
-export function ViewFrame({ title, answer, side, sideTitle, children, fills }: Props) {
+export function ViewFrame({ title, answer, side, sideTitle, children, fills, tools, ownTools }: Props) {
   const aside = useRef<HTMLElement>(null);
   const long = useOverflows(aside);
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_300px] max-[999px]:block">
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_260px] group-data-whole/window:grid-cols-1 max-[999px]:block min-[1200px]:grid-cols-[minmax(0,1fr)_286px]">
       <main
         tabIndex={fills ? undefined : 0}
-        className={`flex min-h-0 flex-col px-5 pt-3 ${fills ? '' : 'overflow-y-auto pb-4'} max-[999px]:min-h-[480px]`}
+        className={`flex min-h-0 flex-col ${fills ? 'px-2 pt-1' : 'overflow-y-auto px-5 pt-2 pb-4'} max-[999px]:min-h-[480px]`}
       >
-        <h1 className="text-xl">{title}</h1>
-        <p className="mb-2 text-base text-muted">{answer}</p>
+        <div
+          className={`flex items-center gap-x-3 ${ownTools ? 'group-data-whole/window:hidden' : ''} ${fills ? 'min-h-7 max-[999px]:flex-wrap' : 'mb-2 flex-wrap'}`}
+        >
+          <h1 className="text-lg">{title}</h1>
+          {/* One line where the drawing fills the rest: a number that grows must not push it down. */}
+          <p
+            className={`min-w-0 flex-1 text-base text-muted ${fills ? 'min-[1000px]:truncate' : 'basis-72'}`}
+            title={fills && typeof answer === 'string' ? answer : undefined}
+          >
+            {answer}
+          </p>
+          {tools}
+          {fills && !ownTools && <WholeWindow />}
+        </div>
         {children}
       </main>
       <aside
@@ -36,7 +54,7 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills }: P
         // Where it is longer than the window it is scrolled by keys too.
         tabIndex={long ? 0 : undefined}
         aria-label={sideTitle}
-        className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-4 max-[999px]:border-l-0 max-[999px]:border-t"
+        className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-2 group-data-whole/window:hidden max-[999px]:border-l-0 max-[999px]:border-t"
       >
         <SideHeading title={sideTitle} />
         <Findings />
@@ -64,8 +82,9 @@ function SideHeading({ title }: { title: string }) {
 /** More notes than this are put behind a line, so that amounts stay in sight. */
 const FEW_NOTES = 2;
 
-/** What the checks have to say about this stage: what counts, a few notes or the line that opens many, and what was overruled. */
+/** What the checks have to say about this stage: what counts, a few notes or the line that opens many, and what is ignored. */
 function Findings() {
+  const open = useView((view) => view.findingsOpen);
   const report = usePlan((state) => state.report);
   const { pathname } = useLocation();
   const here = report?.findings.filter((finding) => pathname.endsWith(`/${finding.band}`)) ?? [];
@@ -73,14 +92,31 @@ function Findings() {
   const few = standing.filter(({ severity }) => severity === 'note').length <= FEW_NOTES;
   const counts = standing.filter(({ severity }) => few || severity !== 'note');
   const quiet = here.filter((finding) => !counts.includes(finding));
-  if (!here.length) return null;
   const notes = quiet.filter(({ overruled }) => overruled === undefined).length;
   const against = quiet.length - notes;
-  const said = [notes && count(notes, 'note'), against && `${against} overruled`].filter(Boolean).join(', ');
+  const said = [notes && count(notes, 'note'), against && `${against} ignored`].filter(Boolean).join(', ');
+  const stops = counts.filter(({ severity }) => severity === 'stop').length;
+  const looks = counts.length - stops;
+  const line = [
+    stops && `${stops} ${stops === 1 ? 'stops' : 'stop'} the work`,
+    looks && `${looks} to look at`,
+    said,
+  ].filter(Boolean);
+  // One line, whatever the checks find: what stands below it keeps its place.
+  if (!here.length) return <p className="mb-2 text-sm text-muted">Nothing to look at here.</p>;
   return (
-    <div className="mb-3">
+    <details
+      className="mb-2"
+      open={open}
+      onToggle={({ currentTarget }) =>
+        currentTarget.open !== open && useView.setState({ findingsOpen: currentTarget.open })
+      }
+    >
+      <summary className={`cursor-pointer text-sm ${stops ? 'font-semibold text-plum' : 'text-muted'}`}>
+        {line.join(', ')}
+      </summary>
       {counts.length > 0 && (
-        <ul aria-label="Findings">
+        <ul aria-label="Findings" className="mt-1">
           {counts.map((finding) => (
             <FindingItem key={keyOf(finding)} finding={finding} />
           ))}
@@ -96,7 +132,7 @@ function Findings() {
           </ul>
         </details>
       )}
-    </div>
+    </details>
   );
 }
 

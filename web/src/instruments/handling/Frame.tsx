@@ -6,7 +6,7 @@ import { usePanGestures } from './usePanGestures.ts';
 import { useSize } from './useSize.ts';
 import { planKey, ZoomButtons } from './ZoomKeys.tsx';
 
-const MARGIN = 26;
+const MARGIN = 10;
 
 interface Props {
   widthMm: number;

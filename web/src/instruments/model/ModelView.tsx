@@ -1,8 +1,9 @@
 import { baseOutline, baseSize, heightAt, type PlanReport, type Project } from '@hosket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShown } from '../../store/preview.ts';
-import { usePicked, useView } from '../../store/viewStore.ts';
+import { usePicked } from '../../store/viewStore.ts';
 import { modelColours } from '../../ui/daylight.ts';
+import { useTheme } from '../../ui/theme.ts';
 import type { Fields } from '../../worker/messages.ts';
 import { chosenSchool, useFields, usePlan } from '../../worker/planStore.ts';
 import { offerModelPicture } from '../handling/picture.ts';
@@ -19,7 +20,7 @@ export default function ModelView({ start, tools = true }: { start?: Partial<Loo
   const report = usePlan((state) => state.report);
   const fields = useFields();
   const section = useSectionLine();
-  const theme = useView((view) => view.theme);
+  const theme = useTheme();
   const [look, setLook] = useState<Look>({ ...defaultLook, ...start });
   const [room, width, height] = useSize();
   const canvas = useRef<HTMLCanvasElement>(null);

@@ -7,25 +7,40 @@ import { linePath } from '../handling/paths.ts';
 import { useFrame } from '../handling/planFrame.ts';
 import { isTyped, typedPoint } from '../handling/typed.ts';
 import { DragReadout } from './DragReadout.tsx';
-import { finishLine, moveCursor, putPoint, stopDrawing, takeBackPoint, useDrawing } from './drawing.ts';
+import {
+  DRAG_PX,
+  finishLine,
+  moveCursor,
+  putDown,
+  putPoint,
+  stopDrawing,
+  takeBackPoint,
+  useDrawing,
+} from './drawing.ts';
 import { arrows } from './Handle.tsx';
+import { sketchAt, sketchOver } from './sketch.ts';
 import { snapPoint } from './snap.ts';
 
 /**
- * While a thing is being drawn: click or tap for points; or arrow keys move a cross, Space puts a point, numbers write one, Enter ends, Escape gives up.
+ * While a thing is being drawn: click or tap for points, drag to span all of it at once, or arrow keys move a cross, Space puts a point, numbers write one, Enter ends, Escape gives up.
  */
 export function PlanDrawing() {
-  const { kind, points, cursor } = useDrawing();
+  const { kind, points, cursor, carried } = useDrawing();
   const project = useProject();
   const { units, snapping } = useView();
   const { place, toBase, widthMm, depthMm, width, height, scale } = useFrame();
   const area = useRef<SVGRectElement>(null);
   const [typed, setTyped] = useState('');
   const [what, setWhat] = useState<string | null>(null);
+  /** Where the pointer was pressed for a first point: a click puts it, a drag spans the whole thing. */
+  const [press, setPress] = useState<{ at: Point; x: number; y: number; drags: boolean } | null>(null);
+  const [hovers, setHovers] = useState(false);
   useEffect(() => {
     if (kind) area.current?.focus();
     setTyped('');
     setWhat(null);
+    setPress(null);
+    setHovers(false);
   }, [kind]);
   if (!kind) return null;
   const under = (event: { clientX: number; clientY: number; altKey: boolean }): Point => {
@@ -70,6 +85,9 @@ export function PlanDrawing() {
     event.stopPropagation();
   };
   const [x, y] = place(cursor);
+  // What a drag spans, or what would be put down here.
+  const spans = press?.drags ? sketchOver(kind, press.at, cursor) : null;
+  const ghost = spans ?? (hovers && !press && !points.length ? sketchAt(kind, cursor, project) : null);
   return (
     <g>
       <rect
@@ -84,15 +102,42 @@ export function PlanDrawing() {
         fill="transparent"
         className="cursor-crosshair"
         onKeyDown={key}
-        onPointerMove={(event) => moveCursor(under(event))}
+        onPointerMove={(event) => {
+          setHovers(true);
+          if (press && Math.hypot(event.clientX - press.x, event.clientY - press.y) >= DRAG_PX)
+            setPress({ ...press, drags: true });
+          moveCursor(under(event));
+        }}
+        onPointerLeave={() => setHovers(false)}
         onPointerDown={(event) => {
           if (event.button !== 0) return;
           event.stopPropagation();
-          put(under(event));
+          if (points.length) return put(under(event));
+          event.currentTarget.setPointerCapture(event.pointerId);
+          setPress({ at: under(event), x: event.clientX, y: event.clientY, drags: false });
         }}
+        onPointerUp={(event) => {
+          if (carried) putDown(sketchAt(kind, under(event), project));
+          else if (press?.drags) putDown(sketchOver(kind, press.at, under(event)));
+          else if (press) put(press.at);
+          setPress(null);
+        }}
+        onPointerCancel={() => setPress(null)}
         onDoubleClick={() => finishLine(true)}
       />
       <g pointerEvents="none">
+        {ghost && (
+          <path
+            d={linePath(ghost, place, kindWords[kind].drawn === 'outline')}
+            fill={kindWords[kind].drawn === 'outline' ? daylight.clay : 'none'}
+            fillOpacity={0.12}
+            stroke={daylight.clay}
+            strokeWidth={1.4}
+            strokeOpacity={press?.drags || carried ? 1 : 0.55}
+            strokeDasharray="3 3"
+            data-testid="ghost"
+          />
+        )}
         <path d={`M${x - 12} ${y}H${x + 12}M${x} ${y - 12}V${y + 12}`} stroke="var(--clay)" strokeWidth={1.2} />
         {points.length > 0 && (
           <path

@@ -9,9 +9,11 @@ interface Drawing {
   kind: ItemKind | null;
   points: Point[];
   cursor: Point;
+  /** It is carried onto the plan from the shelf: where it is let go of it is put down. */
+  carried: boolean;
 }
 
-export const useDrawing = create<Drawing>(() => ({ kind: null, points: [], cursor: [0, 0] }));
+export const useDrawing = create<Drawing>(() => ({ kind: null, points: [], cursor: [0, 0], carried: false }));
 
 export function beginDrawing(kind: ItemKind): void {
   const { project } = projectStore.getState();
@@ -20,11 +22,12 @@ export function beginDrawing(kind: ItemKind): void {
   useDrawing.setState({
     kind,
     points: [],
+    carried: false,
     cursor: [Math.round((size?.widthMm ?? 0) / 2), Math.round((size?.depthMm ?? 0) / 2)],
   });
 }
 
-export const stopDrawing = (): void => useDrawing.setState({ kind: null, points: [] });
+export const stopDrawing = (): void => useDrawing.setState({ kind: null, points: [], carried: false });
 export const moveCursor = (cursor: Point): void => useDrawing.setState({ cursor });
 export const takeBackPoint = (): void => useDrawing.setState(({ points }) => ({ points: points.slice(0, -1) }));
 
@@ -53,6 +56,34 @@ function draw(kind: ItemKind, points: readonly Point[], change: object = {}): vo
     return drawn.project;
   });
   stopDrawing();
+}
+
+/** A pointer has moved so far, px: it drags. */
+export const DRAG_PX = 6;
+
+/** A tool was pressed: once the pointer leaves it by a little, it is carried; let go of beside the plan it is put back. `onCarry` is told when it begins. */
+export function carry(kind: ItemKind, from: PointerEvent, onCarry: () => void): void {
+  const moved = (event: PointerEvent) => {
+    if (useDrawing.getState().carried) return;
+    if (Math.hypot(event.clientX - from.clientX, event.clientY - from.clientY) < DRAG_PX) return;
+    onCarry();
+    beginDrawing(kind);
+    useDrawing.setState({ carried: true });
+  };
+  const end = () => {
+    window.removeEventListener('pointermove', moved);
+    // The plan hears of it first, and has put it down then.
+    setTimeout(() => useDrawing.getState().carried && stopDrawing());
+  };
+  window.addEventListener('pointermove', moved);
+  window.addEventListener('pointerup', end, { once: true });
+  window.addEventListener('pointercancel', end, { once: true });
+}
+
+/** Puts down a whole thing at once, closed where it is an outline. */
+export function putDown(points: readonly Point[]): void {
+  const { kind } = useDrawing.getState();
+  if (kind) draw(kind, points, kind === 'contour' ? { closed: true } : {});
 }
 
 /** Puts a point down; a spot is then done. */

@@ -2,6 +2,7 @@ import {
   baseOutline,
   type PlanReport,
   type Point,
+  type SectionLine,
   type SectionSample,
   sectionAlong,
   type UnitSystem,
@@ -18,7 +19,6 @@ import { SectionMeasure } from './SectionMeasure.tsx';
 import { SectionNotes, sectionWords } from './SectionNotes.tsx';
 import { SectionThings } from './SectionThings.tsx';
 import type { SectionFrame } from './sectionFrame.ts';
-import { useSectionLine } from './sectionLine.ts';
 import { sectionPaths } from './sectionShape.ts';
 
 const PAD = { left: 46, right: 12, top: 10, bottom: 14 };
@@ -48,7 +48,33 @@ function guessedAt(fields: ReturnType<typeof useFields>, from: Point, to: Point)
 /** The least that the board is drawn high. */
 const LEAST_BOARD_PX = 2;
 
-export function SectionDrawing({ measuring }: { measuring: boolean }) {
+/** The tallest thing that sections have to show, and the board under it, mm. */
+function useTallest(): { tallest: number; boardMm: number } {
+  const report = usePlan((state) => state.report);
+  const { board } = useShown().base;
+  const top = report ? (chosenSchool(report).layers.at(-1)?.topMm ?? 0) : 0;
+  return {
+    tallest: Math.max(20, report?.ground.highestMm ?? 0, top, laidTop(report)),
+    boardMm: board.thicknessMm,
+  };
+}
+
+/** How wide a section stands, px, when it is drawn so high and its length leaves it that scale. */
+export function useSectionWidth(height: number): (line: Pick<SectionLine, 'from' | 'to'>) => number {
+  const { tallest, boardMm } = useTallest();
+  const stretch = useView((view) => view.stretch);
+  const scale = (height - PAD.top - PAD.bottom) / ((tallest + boardMm) * stretch);
+  return ({ from, to }) => PAD.left + PAD.right + Math.hypot(to[0] - from[0], to[1] - from[1]) * scale;
+}
+
+interface Props {
+  line: Pick<SectionLine, 'from' | 'to'>;
+  measuring: boolean;
+  /** Readings stand beside it where there is room. */
+  notes: boolean;
+}
+
+export function SectionDrawing({ line: { from, to }, measuring, notes }: Props) {
   const { base } = useShown();
   const report = usePlan((state) => state.report);
   const fields = useFields();
@@ -57,7 +83,6 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
   const [room, width, height] = useSize();
   const [under, setUnder] = useState<SectionSample | null>(null);
   const say = useSay();
-  const { from, to } = useSectionLine();
   const layers = useMemo(() => (report ? chosenSchool(report).layers : []), [report]);
   const samples = useMemo(
     () =>
@@ -77,8 +102,7 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
     [fields, report, layers, base, from, to],
   );
   const length = Math.max(1, Math.hypot(to[0] - from[0], to[1] - from[1]));
-  const tallest = Math.max(20, report?.ground.highestMm ?? 0, layers.at(-1)?.topMm ?? 0, laidTop(report));
-  const boardMm = base.board.thicknessMm;
+  const { tallest, boardMm } = useTallest();
   const scale = Math.max(
     0.01,
     Math.min(
@@ -118,7 +142,7 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
     );
   };
   return (
-    <div ref={room} data-picture="section" className="relative h-[132px] min-h-0 overflow-hidden">
+    <div ref={room} data-picture="section" className="relative h-full min-h-0 overflow-hidden">
       {width > 0 && (
         <svg
           width={width}
@@ -191,13 +215,15 @@ export function SectionDrawing({ measuring }: { measuring: boolean }) {
           )}
         </svg>
       )}
-      <SectionNotes
-        left={across(length) + 24}
-        width={width}
-        sample={under}
-        samples={samples}
-        layerCount={layers.length}
-      />
+      {notes && (
+        <SectionNotes
+          left={across(length) + 24}
+          width={width}
+          sample={under}
+          samples={samples}
+          layerCount={layers.length}
+        />
+      )}
     </div>
   );
 }

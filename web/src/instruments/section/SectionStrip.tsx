@@ -1,31 +1,48 @@
 import { baseSize, freeId } from '@hosket/core';
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { useLocation } from 'react-router';
 import { edit, useProject } from '../../store/projectStore.ts';
-import { pickSection, useView } from '../../store/viewStore.ts';
+import {
+  LEAST_SECTION_PX,
+  pickSection,
+  sectionPxOf,
+  setSectionPx,
+  toggleSection,
+  useView,
+} from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { savePicture } from '../handling/picture.ts';
-import { SectionDrawing } from './SectionDrawing.tsx';
-import { useSection } from './sectionLine.ts';
+import { useSize } from '../handling/useSize.ts';
+import { SectionDrawing, useSectionWidth } from './SectionDrawing.tsx';
+import { useSection, useSectionLine } from './sectionLine.ts';
 
 const stretches = [1, 1.5, 2, 3];
 const MOST_SECTIONS = 40;
 
-/** The live section: sheets with their joints, what is carved and filled, the skin and the ground line, to scale. */
+/**
+ * The live section: sheets with their joints, what is carved and filled, the skin and the ground line, to scale. As high as it is dragged, in each view of
+ * its own; where the true scale leaves room, the next section line stands beside it.
+ */
 export function SectionStrip() {
-  const { sectionOpen, stretch } = useView();
+  const { pathname } = useLocation();
+  const band = pathname.split('/')[3] ?? 'ground';
+  const { stretch } = useView();
+  const height = useView((view) => sectionPxOf(view, band));
   const [measuring, setMeasuring] = useState(false);
   const section = useSection();
+  const open = height > 0;
   return (
     <section aria-label={`Section ${section.name}`} className="flex min-h-0 flex-col border-t border-line bg-sheet">
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-1">
+      {open && <Grip band={band} height={height} />}
+      <div className="flex min-h-7 flex-wrap items-center gap-x-3 px-4">
         <h2 className="text-base">Section</h2>
         <SectionChoice />
-        <span className="text-xs text-muted">heights ×{stretch}</span>
-        {sectionOpen && (
+        {open && (
           <>
-            <span className="flex items-center gap-1">
+            <span className="flex items-center gap-1 text-xs">
+              <span className="text-muted">heights</span>
               {stretches.map((factor) => (
                 <Button
                   key={factor}
@@ -57,18 +74,83 @@ export function SectionStrip() {
           </>
         )}
         <span className="flex-1" />
-        <Legend />
+        {open && <Legend />}
         <Button
           tone="quiet"
-          aria-expanded={sectionOpen}
-          onClick={() => useView.setState({ sectionOpen: !sectionOpen })}
+          className="!min-h-6 text-xs"
+          aria-expanded={open}
+          onClick={() => toggleSection(band)}
+          title="Alt+X"
         >
-          {sectionOpen ? <ChevronDown size={16} aria-hidden /> : <ChevronUp size={16} aria-hidden />}
-          {sectionOpen ? 'Hide section' : 'Show section'}
+          {open ? <ChevronDown size={16} aria-hidden /> : <ChevronUp size={16} aria-hidden />}
+          {open ? 'Hide section' : 'Show section'}
         </Button>
       </div>
-      {sectionOpen && <SectionDrawing measuring={measuring} />}
+      {open && <Drawings height={height} measuring={measuring} />}
     </section>
+  );
+}
+
+/** The section that is shown, and the next beside it where there is room for it at the same height. */
+function Drawings({ height, measuring }: { height: number; measuring: boolean }) {
+  const [room, width] = useSize();
+  const { sections } = useProject();
+  const shown = useSectionLine();
+  const next = sections[(sections.findIndex(({ id }) => id === shown.id) + 1) % sections.length];
+  const needs = useSectionWidth(height);
+  const first = needs(shown);
+  const second = next.id === shown.id ? Number.POSITIVE_INFINITY : needs(next);
+  const both = width > 0 && first + second <= width;
+  return (
+    <div ref={room} className="flex" style={{ height }}>
+      <div className="min-w-0" style={both ? { width: first } : { flex: 1 }}>
+        <SectionDrawing line={shown} measuring={measuring} notes={!both} />
+      </div>
+      {both && (
+        <div className="flex min-w-0 flex-1">
+          <h3 className="shrink-0 pt-1 text-base">{next.name}</h3>
+          <div className="min-w-0 flex-1">
+            <SectionDrawing line={next} measuring={false} notes />
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Dragged (or moved by arrow keys) for a higher or lower section. */
+function Grip({ band, height }: { band: string; height: number }) {
+  const start = useRef<{ y: number; height: number } | null>(null);
+  const most = () => Math.round(window.innerHeight * 0.6);
+  const to = (px: number) => setSectionPx(band, Math.max(LEAST_SECTION_PX, Math.min(most(), Math.round(px))));
+  return (
+    <div
+      role="separator"
+      aria-orientation="horizontal"
+      aria-label="Height of the section"
+      aria-valuenow={height}
+      aria-valuemin={LEAST_SECTION_PX}
+      aria-valuemax={most()}
+      tabIndex={0}
+      title="Drag for a higher or lower section"
+      className="group/grip -mt-1 flex h-2 cursor-row-resize touch-none justify-center max-[999px]:hidden"
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        start.current = { y: event.clientY, height };
+      }}
+      onPointerMove={({ clientY }) => start.current && to(start.current.height + start.current.y - clientY)}
+      onPointerUp={() => {
+        start.current = null;
+      }}
+      onKeyDown={(event) => {
+        const by = { ArrowUp: 8, ArrowDown: -8 }[event.key];
+        if (!by) return;
+        event.preventDefault();
+        to(height + by);
+      }}
+    >
+      <span className="mt-1 h-[3px] w-10 rounded bg-line group-hover/grip:bg-clay" />
+    </div>
   );
 }
 
@@ -129,7 +211,7 @@ function Legend() {
     ['var(--foam-b)', 'sheet'],
   ];
   return (
-    <ul className="flex flex-wrap gap-3 text-xs text-muted">
+    <ul className="flex flex-wrap gap-3 text-xs text-muted max-[1099px]:hidden">
       {entries.map(([fill, word]) => (
         <li key={word} className="flex items-center gap-1">
           <svg width="18" height="11" aria-hidden="true">

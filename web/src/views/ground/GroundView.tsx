@@ -1,21 +1,24 @@
 import { itemsOf } from '@hosket/core';
 import { lazy, Suspense, useState } from 'react';
+import { useDrawing } from '../../instruments/plan/drawing.ts';
 import { PlanView } from '../../instruments/plan/PlanView.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { usePlan } from '../../worker/planStore.ts';
-import type { Pane } from '../bringIn/HandOut.tsx';
+import { BringIn } from '../bringIn/BringIn.tsx';
+import { HandOut, type Pane } from '../bringIn/HandOut.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { BroughtIn } from './BroughtIn.tsx';
-import { DrawTools } from './DrawTools.tsx';
 import { HeightsShown } from './HeightsShown.tsx';
 import { ItemPanel } from './ItemPanel.tsx';
 import { OutlineList } from './OutlineList.tsx';
 import { Places } from './Places.tsx';
 import { SectionFields } from './SectionFields.tsx';
 import { SelectionPanel } from './SelectionPanel.tsx';
-import { ViewChoice } from './ViewChoice.tsx';
+import { Shelf } from './Shelf.tsx';
+import { TintKey, ViewChoice } from './ViewChoice.tsx';
+import { WhileDrawing } from './WhileDrawing.tsx';
 
 const ModelView = lazy(() => import('../../instruments/model/ModelView.tsx'));
 
@@ -29,23 +32,31 @@ export function GroundView() {
   const picked = itemsOf(project).filter(({ id }) => ids.includes(id));
   const [one] = picked;
   const several = more || picked.length > 1;
+  const drawing = useDrawing(({ kind }) => kind !== null);
   const drawn = itemsOf(project).length > 0 || (report?.ground.highestMm ?? 0) > 0;
   return (
     <ViewFrame
       fills
+      ownTools
       title="Ground"
       answer={
         report && drawn ? (
           <>
-            From {say.mm(report.ground.lowestMm)} to {say.mm(report.ground.highestMm)} above the board when finished,{' '}
-            {say.volume(report.ground.volumeMl)} of ground.
-            <HeightsShown />
+            {say.mm(report.ground.lowestMm)} to {say.mm(report.ground.highestMm)} above the board, finished;{' '}
+            {say.volume(report.ground.volumeMl)}
           </>
         ) : drawn ? (
           'The ground is being worked out.'
         ) : (
           'Nothing is drawn yet. Draw a pad at the height of a flat, or a contour, and the ground follows.'
         )
+      }
+      tools={
+        <>
+          <HeightsShown />
+          <BringIn />
+          <HandOut pane={pane} />
+        </>
       }
       sideTitle={
         several
@@ -69,16 +80,21 @@ export function GroundView() {
         )
       }
     >
-      {pane === 'plan' && <DrawTools />}
-      <ViewChoice pane={pane} onPane={setPane} />
-      <div className="relative min-h-[300px] flex-1">
-        {pane === 'plan' ? (
-          <PlanView editable />
-        ) : (
-          <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
-            <ModelView />
-          </Suspense>
-        )}
+      {drawing ? <WhileDrawing /> : <ViewChoice pane={pane} onPane={setPane} />}
+      <div className="flex min-h-[300px] flex-1 gap-1.5 pb-1 max-[999px]:flex-col">
+        {pane === 'plan' && <Shelf />}
+        <div className="relative min-h-[300px] min-w-0 flex-1">
+          {pane === 'plan' ? (
+            <>
+              <PlanView editable />
+              <TintKey />
+            </>
+          ) : (
+            <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
+              <ModelView />
+            </Suspense>
+          )}
+        </div>
       </div>
     </ViewFrame>
   );

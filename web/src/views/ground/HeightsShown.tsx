@@ -12,7 +12,7 @@ export function HeightsShown() {
     <button
       type="button"
       title={`Show heights ${next === 'as drawn' ? next : `of ${next === 'finished' ? 'finished ground' : next}`}`}
-      className="ml-3 cursor-pointer rounded-md border border-line px-2 text-xs hover:bg-sheet"
+      className="shrink-0 cursor-pointer rounded-md border border-line px-2 text-xs hover:bg-sheet"
       onClick={() => useView.setState({ heightsShown: next })}
     >
       Heights: {shown === 'as drawn' ? `as drawn, ${drawn}` : shown}

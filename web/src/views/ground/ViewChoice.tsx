@@ -5,8 +5,8 @@ import { Swatch } from '../../instruments/textures/Swatch.tsx';
 import { useView } from '../../store/viewStore.ts';
 import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
-import { BringIn } from '../bringIn/BringIn.tsx';
-import { HandOut, type Pane } from '../bringIn/HandOut.tsx';
+import type { Pane } from '../bringIn/HandOut.tsx';
+import { WholeWindow } from '../WholeWindow.tsx';
 
 const panes = ['plan', 'model'] as const satisfies readonly Pane[];
 
@@ -24,13 +24,13 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onValue(next as T)}
-      className="flex flex-wrap gap-1"
+      className="flex gap-0.5 max-[999px]:flex-wrap"
     >
       {options.map((name) => (
         <ToggleGroup.Item
           key={name}
           value={name}
-          className="min-h-6 cursor-pointer rounded-md border border-transparent px-2 hover:border-line data-[state=on]:border-clay data-[state=on]:bg-sheet"
+          className="min-h-6 cursor-pointer rounded-md border border-transparent px-1.5 hover:border-line data-[state=on]:border-clay data-[state=on]:bg-sheet"
         >
           {name}
         </ToggleGroup.Item>
@@ -39,15 +39,11 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
   );
 }
 
-/** Plan or model; what the plan's tint tells, with its key beside the choice; and a picture to keep. */
+/** Plan or model, and what the plan's tint tells. */
 export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
-  const { shading, units, snapping, figureMm } = useView();
-  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
-  const there = coversThere(usePlan((state) => state.report));
-  const bands = bandsOf(shading, highestMm);
-  const words = bandWords(bands, shading, units);
+  const { shading, snapping, figureMm } = useView();
   return (
-    <div className="mt-1 flex min-h-6 flex-wrap items-center gap-x-3 gap-y-1 text-xs">
+    <div className="flex h-7 items-center gap-x-3 text-xs max-[999px]:h-auto max-[999px]:flex-wrap">
       <Choice label="Plan or model" value={pane} options={panes} onValue={onPane} />
       {pane === 'plan' && (
         <>
@@ -57,6 +53,7 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
             options={shadings}
             onValue={(value: Shading) => useView.setState({ shading: value })}
           />
+          <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
           {shading === 'standing' && (
             <Choice
               label="Base of the figure"
@@ -65,23 +62,35 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
               onValue={(value) => useView.setState({ figureMm: Number(value) })}
             />
           )}
-          <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
         </>
       )}
-      <BringIn />
-      <HandOut pane={pane} />
-      {pane === 'plan' && shading !== 'relief' && (
-        <ul aria-label={`Key of the ${shading}`} className="flex flex-wrap gap-x-3 text-muted">
-          {bands.map((band, k) =>
-            shading === 'cover' && !there.has(words[k]) ? null : (
-              <li key={words[k]} className="flex items-center gap-1">
-                <Swatch band={band} />
-                {words[k]}
-              </li>
-            ),
-          )}
-        </ul>
-      )}
+      <span className="flex-1" />
+      <WholeWindow />
     </div>
+  );
+}
+
+/** The key of the tint, over the plan's lower corner: it comes and goes without moving anything. */
+export function TintKey() {
+  const { shading, units } = useView();
+  const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
+  const there = coversThere(usePlan((state) => state.report));
+  if (shading === 'relief') return null;
+  const bands = bandsOf(shading, highestMm);
+  const words = bandWords(bands, shading, units);
+  return (
+    <ul
+      aria-label={`Key of the ${shading}`}
+      className="pointer-events-none absolute bottom-1 left-1 flex max-w-[75%] flex-wrap gap-x-3 rounded-md border border-line bg-sheet/90 px-2 py-0.5 text-xs"
+    >
+      {bands.map((band, k) =>
+        shading === 'cover' && !there.has(words[k]) ? null : (
+          <li key={words[k]} className="flex items-center gap-1">
+            <Swatch band={band} />
+            {words[k]}
+          </li>
+        ),
+      )}
+    </ul>
   );
 }
