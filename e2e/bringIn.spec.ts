@@ -82,7 +82,7 @@ test('made-up heights of a place become the ground; marks act on top; they survi
   await app.write('Highest place on the base', '70');
   await dialog.getByRole('button', { name: 'Make it the ground' }).click();
   await app.settled();
-  const highest = page.getByRole('main').getByText(/^From .* to .* above the board/);
+  const highest = page.getByRole('main').getByText(/^\S+ mm to .* above the board/);
   // Of bare foam: its skin comes on top.
   await expect(highest).toContainText('to 73 mm above the board');
   await page.getByLabel('Smoothed over').fill('10');

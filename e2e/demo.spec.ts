@@ -5,7 +5,7 @@ test('the demo opens; raising a bench changes everything after it; reload, undo,
   page,
 }) => {
   await app.open();
-  await expect(page.getByText('This is Harl Quarry, an invented demo.')).toBeVisible();
+  await expect(page.getByText('An invented demo: change anything.')).toBeVisible();
   await page.getByRole('button', { name: 'Explore the demo' }).click();
   const before = await app.figures();
 

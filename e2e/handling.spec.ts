@@ -178,7 +178,7 @@ test('bad lines are told at the mark and the rest still works: crossing, self-cr
   await app.begin();
   await app.show('Ground');
   const draw = async (kind: string, points: string[], end: string) => {
-    await page.getByRole('button', { name: kind, exact: true }).click();
+    await app.tool(kind);
     for (const point of points) {
       await page.keyboard.type(point);
       await page.keyboard.press('Enter');

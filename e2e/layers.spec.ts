@@ -138,7 +138,7 @@ test('the cliff carved and the meadow pasted, a hollow core, and a cave followed
   await expect(answer).toContainText('0 ml to carve off');
   await turnTo(page, 'How it is built');
   await page.getByRole('button', { name: 'Add an area' }).click();
-  await expect(page.getByLabel('School of Cliffs')).toHaveValue('carve back');
+  await expect(page.getByLabel('Way of building Cliffs')).toHaveValue('carve back');
   await app.settled();
   await expect(answer).not.toContainText(' 0 ml to carve off');
 

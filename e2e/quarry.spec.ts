@@ -138,7 +138,7 @@ test('by pointer: pit, road and benches from nothing; the road moved; a rock, an
 }) => {
   await startQuarry(app);
   const draw = async ({ kind, end, points, fields }: Thing) => {
-    await page.getByRole('button', { name: kind, exact: true }).click();
+    await app.tool(kind);
     for (const [x, y] of points) await page.mouse.click(...(await app.onPlan(x, y, base)));
     await page.getByRole('button', { name: end }).click();
     for (const [label, text] of fields) await app.write(label, text);

@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { expect, test, textOf } from './hosket.ts';
 
 /** What share of the window an element covers. */
@@ -74,14 +75,15 @@ test('the section is as high as it is dragged, in each view of its own, and the 
 }) => {
   await app.open();
   const drawing = page.locator('[data-picture="section"]');
-  await expect(drawing).toHaveCount(2);
+  const beside = page.getByRole('group', { name: /^Section B along/ });
+  await expect(beside).toBeVisible();
   const high = async () => Math.round((await drawing.first().boundingBox())?.height ?? 0);
   const usual = await high();
   const grip = page.getByRole('separator', { name: 'Height of the section' });
   await app.drag(grip, 0, -120);
   expect(await high()).toBe(usual + 120);
   // So high that one line takes the width.
-  await expect(drawing).toHaveCount(1);
+  await expect(beside).toHaveCount(0);
   await grip.focus();
   await page.keyboard.press('ArrowDown');
   expect(await high()).toBe(usual + 112);
@@ -146,9 +148,49 @@ test('one press and drag puts down a landform, a line, a thing, water and a void
   await app.drag(rock, 0, 60);
   await expect(page.getByTestId('ghost')).toHaveCount(0);
   // By typing among all of them.
-  await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: /^All \d+$/ }).click();
   await page.getByLabel('Find a tool').fill('sleepers');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('toolbar', { name: 'Drawing' })).toContainText('Track');
+});
+
+test('from nothing to a stack with amounts in few presses; before there is ground every stage says what it waits for', async ({
+  app,
+  page,
+}) => {
+  await app.open();
+  let presses = 0;
+  const press = async (what: Locator) => {
+    presses++;
+    await what.click();
+  };
+  await press(page.getByRole('button', { name: 'Start my own' }));
+  const start = page.getByRole('dialog', { name: 'Start my own' });
+  await press(start.getByRole('radio', { name: 'A3' }));
+  await press(start.getByRole('radio', { name: 'Coast' }));
+  await press(start.getByLabel('10 mm', { exact: true }));
+  await press(start.getByRole('button', { name: 'Begin' }));
+  await page.getByRole('heading', { name: 'Ground', level: 1 }).waitFor();
+  await expect(page).toHaveTitle('Coast, Hosket');
+  await app.settled();
+  await press(page.getByRole('link', { name: /^Layers/ }));
+  await page.getByRole('button', { name: /^Layer 2,/ }).waitFor();
+  await press(page.getByRole('link', { name: /^Surface/ }));
+  await expect(page.getByRole('complementary', { name: 'Amounts for the surface' })).toContainText(/\d+ ml/);
+  expect(presses).toBeLessThanOrEqual(12);
+  // A bare base.
+  await app.projects();
+  await app.begin();
+  for (const [band, words] of [
+    ['Layers', 'Layers follow from the ground.'],
+    ['Days', 'Days follow from what is built.'],
+    ['Stores', 'What to buy follows from the ground.'],
+  ]) {
+    await app.show(band);
+    await expect(page.getByRole('main')).toContainText(words);
+  }
+  for (const band of ['Days', 'Stores'])
+    await expect(page.getByRole('link', { name: new RegExp(`^${band}`) })).toContainText('after the ground');
+  await page.getByRole('link', { name: 'Draw the ground' }).click();
+  await page.getByRole('heading', { name: 'Ground', level: 1 }).waitFor();
 });

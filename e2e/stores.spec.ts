@@ -155,7 +155,7 @@ test('the table is sorted, searched and grouped; something else is put into the 
   await expect(table).not.toContainText('Reeds');
 });
 
-test('warned off a solvent spray on bare foam, a foam-safe one passes; grass after stones is told, mended, overruled with a note', async ({
+test('warned off a solvent spray on bare foam, a foam-safe one passes; grass after stones is told, mended, ignored with a note', async ({
   app,
   page,
 }) => {
@@ -180,14 +180,14 @@ test('warned off a solvent spray on bare foam, a foam-safe one passes; grass aft
   await expect(page.getByText('comes after')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await app.settled();
-  await wrong.getByRole('button', { name: /^Overrule/ }).click();
+  await wrong.getByRole('button', { name: /^Ignore, with a note/ }).click();
   await wrong.getByLabel('Why you mean it so').fill('stones are set in plaster');
   await wrong.getByRole('button', { name: 'Keep the note' }).click();
   await app.settled();
   await expect(findings(page).getByText('comes after')).toHaveCount(0);
   await app.show('Stores');
   await tab(page, 'All checks');
-  const list = page.getByRole('list', { name: 'Overruled' });
+  const list = page.getByRole('list', { name: 'Ignored' });
   await expect(list).toContainText('Your note: stones are set in plaster');
   await list.getByRole('button', { name: /^Let it count again/ }).click();
   await app.settled();

@@ -12,23 +12,23 @@ test('three tiles are set beside each other, and an edge that does not meet is m
   await app.write('Point 1, height', '30');
   await tiles.getByRole('button', { name: 'Add a lane, wall or channel' }).click();
   await tiles.getByLabel('Over it runs a').selectOption('wall');
-  await tiles.getByLabel('Its right wears').selectOption('Lane');
+  await tiles.getByLabel('Profile of its right').selectOption('Lane');
   await tiles.getByRole('button', { name: 'Add a bare tile' }).click();
   await tiles.getByRole('button', { name: 'Open Tile 2' }).first().click();
-  await tiles.getByLabel('Its left wears').selectOption('no profile');
+  await tiles.getByLabel('Profile of its left').selectOption('no profile');
   await tiles.getByRole('button', { name: 'Add a bare tile' }).click();
   await app.settled();
   const findings = page.getByRole('list', { name: 'Findings' });
   await expect(findings).toContainText('The right of First and the left of Tile 2 do not meet: a step of');
   await expect(tiles.getByRole('group', { name: 'The set: 3 tiles, 2 joints that do not meet' })).toBeVisible();
 
-  await tiles.getByLabel('Its left wears').selectOption('Lane');
+  await tiles.getByLabel('Profile of its left').selectOption('Lane');
   await app.settled();
   await expect(page.getByText('The right of First and the left of Tile 2', { exact: false })).toHaveCount(0);
   await expect(tiles).toContainText('at its left: First, right');
   // Between the second and the third it is still to be mended.
   await tiles.getByRole('button', { name: 'Open Tile 3' }).first().click();
-  await tiles.getByLabel('Its left wears').selectOption('Lane');
+  await tiles.getByLabel('Profile of its left').selectOption('Lane');
   await app.settled();
   await expect(tiles.getByRole('group', { name: 'The set: 3 tiles, 0 joints that do not meet' })).toBeVisible();
 

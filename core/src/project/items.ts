@@ -83,3 +83,6 @@ export function middleOf(points: readonly Point[]): Point {
   const ys = points.map(([, y]) => y);
   return [(Math.min(...xs) + Math.max(...xs)) / 2, (Math.min(...ys) + Math.max(...ys)) / 2];
 }
+
+/** Whether anything says how high the ground is or what lies on it: a drawing, or heights brought in. */
+export const hasGround = (project: Project): boolean => project.terrain !== null || itemsOf(project).length > 0;

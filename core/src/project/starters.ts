@@ -145,7 +145,7 @@ export const starters: readonly Starter[] = [
           [0.22, 0.7],
         ],
         mm: { floorMm: 0.14 },
-        as: { wallDegrees: 70 },
+        as: { wallDegrees: 70, smooth: true },
       },
       {
         kind: 'pit',
@@ -158,7 +158,7 @@ export const starters: readonly Starter[] = [
           [0.35, 0.55],
         ],
         mm: { floorMm: 0.05, waterMm: 0.08 },
-        as: { wallDegrees: 70 },
+        as: { wallDegrees: 70, smooth: true },
       },
     ],
   },

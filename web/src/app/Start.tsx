@@ -65,7 +65,7 @@ function Questions() {
       <Question title="How big?">
         <Cards label="How big?" value={size} onValue={setSize} columns={7}>
           {sizes.map(({ id, title, about, shape }) => (
-            <Card key={id} value={id} title={title} about={about} picture={<SizePicture shape={shape} />} />
+            <Card key={id} value={id} title={title} about={about} tells picture={<SizePicture shape={shape} />} />
           ))}
         </Cards>
         {size === 'own' && (
@@ -161,17 +161,27 @@ const Cards = ({ label, value, onValue, columns, children }: CardsProps) => (
   </RadioGroup.Root>
 );
 
-function Card({ value, title, about, picture }: { value: string; title: string; about: string; picture: ReactNode }) {
+interface CardProps {
+  value: string;
+  title: string;
+  about: string;
+  /** Told beside the name, not only by pointing at it. */
+  tells?: boolean;
+  picture: ReactNode;
+}
+
+function Card({ value, title, about, tells, picture }: CardProps) {
   return (
     <RadioGroup.Item
       value={value}
       aria-label={title}
+      aria-description={about}
       title={about}
-      className="cursor-pointer rounded-md border border-line p-1.5 text-left text-sm hover:border-graphite data-[state=checked]:border-clay data-[state=checked]:outline-1 data-[state=checked]:outline-clay"
+      className="flex cursor-pointer flex-col rounded-md border border-line p-1.5 text-left text-sm hover:border-graphite data-[state=checked]:border-clay data-[state=checked]:outline-1 data-[state=checked]:outline-clay"
     >
       {picture}
       <span className="mt-1 block leading-tight">{title}</span>
-      <span className="block text-xs leading-tight text-muted">{about}</span>
+      {tells && <span className="block text-xs leading-tight text-muted">{about}</span>}
     </RadioGroup.Item>
   );
 }

@@ -1,4 +1,13 @@
-import { baseSize, type Finding, formatScale, itemsOf, type PlanReport, type Project, sayClock } from '@hosket/core';
+import {
+  baseSize,
+  type Finding,
+  formatScale,
+  hasGround,
+  itemsOf,
+  type PlanReport,
+  type Project,
+  sayClock,
+} from '@hosket/core';
 import type { ReactNode } from 'react';
 import type { useSay } from '../ui/Figures.tsx';
 import { chosenSchool } from '../worker/planStore.ts';
@@ -12,6 +21,9 @@ export interface Band {
   figure: (project: Project, report: PlanReport | null, say: ReturnType<typeof useSay>) => string;
   texture: ReactNode;
 }
+
+/** Nothing is to be bought or dry on any day before there is ground. */
+const AFTER = 'after the ground';
 
 const W = 34;
 const H = 62;
@@ -93,7 +105,8 @@ export const bands: readonly Band[] = [
   {
     id: 'surface',
     name: 'Surface',
-    figure: (_project, report, say) => {
+    figure: (project, report, say) => {
+      if (!hasGround(project)) return AFTER;
       if (!report) return 'working out';
       const pastes = report.takeoff.filter(({ stage, drying }) => stage === 'skin' && drying.kind === 'paste');
       if (!pastes.length) return 'no paste';
@@ -104,7 +117,8 @@ export const bands: readonly Band[] = [
   {
     id: 'days',
     name: 'Days',
-    figure: (_project, report) => {
+    figure: (project, report) => {
+      if (!hasGround(project)) return AFTER;
       if (!report) return 'working out';
       return report.finish ? `dry ${sayClock(report.finish.likely).replace(/ \d\d:\d\d$/, '')}` : 'no bench hours';
     },
@@ -117,7 +131,8 @@ export const bands: readonly Band[] = [
   {
     id: 'stores',
     name: 'Stores',
-    figure: (_project, report, say) => {
+    figure: (project, report, say) => {
+      if (!hasGround(project)) return AFTER;
       const things = report?.shopping.filter(({ short }) => short > 1e-9).length ?? 0;
       return report ? `${things} to buy, ${say.mass(report.mass.totalG.likely)}` : 'working out';
     },

@@ -41,9 +41,9 @@ describe('a finding', () => {
     expect(projectNow().recipes[0].coats.map(({ id }) => id)).toEqual(['c', 'a', 'b']);
   });
 
-  it('is overruled with a note only', async () => {
+  it('is ignored with a note only', async () => {
     show();
-    await userEvent.click(screen.getByRole('button', { name: /^Overrule/ }));
+    await userEvent.click(screen.getByRole('button', { name: /^Ignore/ }));
     await userEvent.type(screen.getByLabelText('Why you mean it so'), '   ');
     await userEvent.click(screen.getByRole('button', { name: 'Keep the note' }));
     expect(projectNow().overruled).toEqual([]);
@@ -52,7 +52,7 @@ describe('a finding', () => {
     expect(projectNow().overruled).toEqual([{ code: finding.code, place: recipe.name, note: 'glued down' }]);
   });
 
-  it('overruled, it says why and may count again; nothing is mended then', async () => {
+  it('ignored, it says why and may count again; nothing is mended then', async () => {
     showProject('p', { ...start, overruled: [{ code: finding.code, place: recipe.name, note: 'so' }] });
     show({ overruled: 'so' });
     expect(screen.getByText('Your note: so')).toBeTruthy();
@@ -61,8 +61,8 @@ describe('a finding', () => {
     expect(projectNow().overruled).toEqual([]);
   });
 
-  it('what stops the work cannot be overruled', () => {
+  it('what stops the work cannot be ignored', () => {
     show({ severity: 'stop', mend: undefined });
-    expect(screen.queryByRole('button', { name: /Overrule/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /Ignore/ })).toBeNull();
   });
 });

@@ -27,7 +27,7 @@ export function FindingItem({ finding, whole }: { finding: Finding; whole?: bool
       className={`mb-1.5 border-l-[3px] bg-plaster px-2.5 py-1 text-sm ${counts && severity === 'stop' ? 'border-plum' : counts && severity === 'warn' ? 'border-ochre' : 'border-line'}`}
     >
       <strong className={counts && severity === 'stop' ? 'text-plum' : ''}>
-        {counts ? severityWords[severity] : 'Overruled'}:
+        {counts ? severityWords[severity] : 'Ignored'}:
       </strong>{' '}
       {message} <span className="text-muted">{remedy}</span>
       {whole && <span className="block text-xs text-muted">At {place}.</span>}
@@ -109,7 +109,7 @@ export function FindingItem({ finding, whole }: { finding: Finding; whole?: bool
             Glue it so: {glue}
           </button>
         )}
-        <Overrule finding={finding} />
+        <Ignore finding={finding} />
       </span>
     </li>
   );
@@ -122,7 +122,7 @@ const Lead = ({ text, onGo }: { text: string; onGo: () => void }) => (
 );
 
 /** Goes against a finding with a note, or lets it count again. What stops the work cannot be overruled. */
-function Overrule({ finding }: { finding: Finding }) {
+function Ignore({ finding }: { finding: Finding }) {
   const [open, setOpen] = useState(false);
   const [note, setNote] = useState('');
   const { code, place, message, severity, overruled } = finding;
@@ -140,14 +140,19 @@ function Overrule({ finding }: { finding: Finding }) {
   if (severity === 'stop') return null;
   if (!open)
     return (
-      <button type="button" className={link} aria-label={`Overrule: ${message}`} onClick={() => setOpen(true)}>
-        Overrule
+      <button
+        type="button"
+        className={link}
+        aria-label={`Ignore, with a note: ${message}`}
+        onClick={() => setOpen(true)}
+      >
+        Ignore, with a note
       </button>
     );
   return (
     <form
       className="flex w-full items-end gap-2"
-      aria-label={`Overrule: ${message}`}
+      aria-label={`Ignore, with a note: ${message}`}
       onSubmit={(event) => {
         event.preventDefault();
         if (note.trim()) edit((p) => overrule(p, { code, place }, note.trim()));

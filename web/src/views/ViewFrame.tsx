@@ -1,6 +1,8 @@
-import type { Finding } from '@hosket/core';
+import { type Finding, hasGround } from '@hosket/core';
 import { type ReactNode, useEffect, useRef } from 'react';
-import { useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
+import { useStore } from 'zustand';
+import { projectStore } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
 import { useOverflows } from '../ui/useOverflows.ts';
 import { usePlan } from '../worker/planStore.ts';
@@ -23,10 +25,22 @@ interface Props {
   ownTools?: boolean;
 }
 
+/** Before there is ground: what each stage waits for, and what can be done there already. */
+const nextSteps: Readonly<Record<string, string>> = {
+  layers: 'Layers follow from the ground. The shed can be filled now.',
+  cutting: 'Pieces follow from the layers, and those from the ground.',
+  surface: 'Amounts follow from the ground. Recipes can be made now.',
+  days: 'Days follow from what is built. The bench hours can be set now.',
+  stores: 'What to buy follows from the ground. The cupboard can be filled now.',
+};
+
 /** A stage's own work surface with its heading, and the take-off at its right. */
 export function ViewFrame({ title, answer, side, sideTitle, children, fills, tools, ownTools }: Props) {
   const aside = useRef<HTMLElement>(null);
   const long = useOverflows(aside);
+  const { pathname } = useLocation();
+  const bare = useStore(projectStore, ({ project }) => project !== null && !hasGround(project));
+  const next = bare ? nextSteps[pathname.split('/')[3] ?? ''] : undefined;
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_260px] group-data-whole/window:grid-cols-1 max-[999px]:block min-[1200px]:grid-cols-[minmax(0,1fr)_286px]">
       <main
@@ -42,8 +56,17 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills, too
             className={`min-w-0 flex-1 text-base text-muted ${fills ? 'min-[1000px]:truncate' : 'basis-72'}`}
             title={fills && typeof answer === 'string' ? answer : undefined}
           >
-            {answer}
+            {next ?? answer}
           </p>
+          {next && (
+            <Link
+              to="../ground"
+              relative="path"
+              className="rounded-md border border-clay bg-clay px-2.5 py-0.5 text-sm text-on-clay"
+            >
+              Draw the ground
+            </Link>
+          )}
           {tools}
           {fills && !ownTools && <WholeWindow />}
         </div>

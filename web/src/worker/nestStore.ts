@@ -137,9 +137,10 @@ export function startNesting(): void {
   });
   const patience = project.cutting.search.patienceSeconds;
   clock = setInterval(() => {
-    const { betterAt } = useNest.getState();
+    const { betterAt, tries } = useNest.getState();
     const seconds = (performance.now() - begun) / 1000;
-    useNest.setState({ seconds });
+    // Patience begins with the first tries: on a busy machine a search may need a while to get going.
+    useNest.setState(tries ? { seconds } : { seconds, betterAt: seconds });
     if (usePlan.getState().report?.cutting.key !== key && !usePlan.getState().behind)
       return stopNesting('What is to be cut has changed, so the search was given up.');
     if (seconds - betterAt > patience) stopNesting(`Nothing better was found for ${patience} seconds.`);

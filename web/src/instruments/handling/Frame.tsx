@@ -4,7 +4,7 @@ import { usePanZoom } from './panZoom.ts';
 import { type Frame, FrameContext } from './planFrame.ts';
 import { usePanGestures } from './usePanGestures.ts';
 import { useSize } from './useSize.ts';
-import { planKey, ZoomButtons } from './ZoomKeys.tsx';
+import { planKey } from './ZoomKeys.tsx';
 
 const MARGIN = 10;
 
@@ -80,7 +80,6 @@ export function PlanFrame({ widthMm, depthMm, under, label, moves = false, child
               {children}
             </svg>
           </div>
-          {moves && <ZoomButtons frame={frame} />}
         </FrameContext.Provider>
       )}
     </div>

@@ -1,5 +1,7 @@
+import { baseSize } from '@hosket/core';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
+import { useProject } from '../../store/projectStore.ts';
 import { panTo, usePanZoom, wholePlan, zoomBy } from './panZoom.ts';
 import type { Frame } from './planFrame.ts';
 
@@ -24,33 +26,21 @@ export function planKey(event: KeyboardEvent<HTMLElement | SVGElement>, frame: F
   event.preventDefault();
 }
 
-/** Zoom by buttons. */
-export function ZoomButtons({ frame }: { frame: Frame }) {
-  const zoom = usePanZoom((look) => look.zoom);
-  const button = 'flex size-7 cursor-pointer items-center justify-center rounded-md hover:bg-plaster';
+/** Zoom by buttons, beside the plan and not over it: it may reach into every corner. */
+export function ZoomButtons() {
+  const { zoom, middle } = usePanZoom();
+  const { widthMm, depthMm } = baseSize(useProject().base);
+  const about = middle ?? ([widthMm / 2, depthMm / 2] as const);
+  const button = 'flex size-6 cursor-pointer items-center justify-center rounded-md hover:bg-plaster';
   return (
-    <div
-      className="absolute bottom-2 right-2 flex items-center rounded-md border border-line bg-sheet"
-      role="group"
-      aria-label="Zoom"
-    >
-      <button
-        type="button"
-        className={button}
-        aria-label="Zoom out"
-        onClick={() => zoomBy(1 / STEP, frame.middle, frame.middle)}
-      >
+    <div className="flex shrink-0 items-center" role="group" aria-label="Zoom">
+      <button type="button" className={button} aria-label="Zoom out" onClick={() => zoomBy(1 / STEP, about, about)}>
         <ZoomOut size={15} aria-hidden />
       </button>
-      <span className="figure min-w-11 text-center text-xs" data-testid="zoom">
+      <span className="figure min-w-10 text-center text-xs" data-testid="zoom">
         {Math.round(zoom * 100)} %
       </span>
-      <button
-        type="button"
-        className={button}
-        aria-label="Zoom in"
-        onClick={() => zoomBy(STEP, frame.middle, frame.middle)}
-      >
+      <button type="button" className={button} aria-label="Zoom in" onClick={() => zoomBy(STEP, about, about)}>
         <ZoomIn size={15} aria-hidden />
       </button>
       <button type="button" className={button} aria-label="See the whole base" onClick={wholePlan}>

@@ -72,9 +72,11 @@ interface Props {
   measuring: boolean;
   /** Readings stand beside it where there is room. */
   notes: boolean;
+  /** It stands beside the one that is shown, by this name, and is looked at only. */
+  beside?: string;
 }
 
-export function SectionDrawing({ line: { from, to }, measuring, notes }: Props) {
+export function SectionDrawing({ line: { from, to }, measuring, notes, beside }: Props) {
   const { base } = useShown();
   const report = usePlan((state) => state.report);
   const fields = useFields();
@@ -142,13 +144,13 @@ export function SectionDrawing({ line: { from, to }, measuring, notes }: Props) 
     );
   };
   return (
-    <div ref={room} data-picture="section" className="relative h-full min-h-0 overflow-hidden">
+    <div ref={room} data-picture={beside ? undefined : 'section'} className="relative h-full min-h-0 overflow-hidden">
       {width > 0 && (
         <svg
           width={width}
           height={height}
           role="group"
-          aria-label={sectionWords(samples, say.mm)}
+          aria-label={sectionWords(samples, say.mm, beside)}
           className="touch-none select-none"
           onPointerMove={point}
           onPointerLeave={() => setUnder(null)}
@@ -175,7 +177,7 @@ export function SectionDrawing({ line: { from, to }, measuring, notes }: Props) 
               </text>
             </g>
           ))}
-          {boardMm > 0 && <path d={paths.board} fill="var(--board)" data-testid="board-cut" />}
+          {boardMm > 0 && <path d={paths.board} fill="var(--board)" data-testid={beside ? undefined : 'board-cut'} />}
           {paths.foam.map(({ layer, path }) => (
             <path
               key={layer}
@@ -199,9 +201,9 @@ export function SectionDrawing({ line: { from, to }, measuring, notes }: Props) 
             stroke="var(--graphite)"
             strokeWidth={2}
             strokeDasharray="2 5"
-            data-testid="guessed-line"
+            data-testid={beside ? undefined : 'guessed-line'}
           />
-          <SectionHolds frame={frame} from={from} to={to} samples={samples} />
+          {!beside && <SectionHolds frame={frame} from={from} to={to} samples={samples} />}
           {measuring && <SectionMeasure frame={frame} samples={samples} lengthMm={length} />}
           {under && (
             <line

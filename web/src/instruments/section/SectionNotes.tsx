@@ -57,9 +57,10 @@ function rowsAlong(samples: readonly SectionSample[], mm: (value: number) => str
   ];
 }
 
-export function sectionWords(samples: readonly SectionSample[], mm: (value: number) => string): string {
+export function sectionWords(samples: readonly SectionSample[], mm: (value: number) => string, name?: string): string {
+  const which = name ? `Section ${name}` : 'Section';
   const there = samples.filter((sample) => sample.onBase);
-  if (!there.length) return 'Section: the line lies off the base';
+  if (!there.length) return `${which}: the line lies off the base`;
   const heights = there.map((sample) => sample.groundMm);
-  return `Section along ${mm(there[there.length - 1].alongMm)}: ground from ${mm(Math.min(...heights))} to ${mm(Math.max(...heights))}`;
+  return `${which} along ${mm(there[there.length - 1].alongMm)}: ground from ${mm(Math.min(...heights))} to ${mm(Math.max(...heights))}`;
 }

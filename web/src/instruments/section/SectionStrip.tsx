@@ -110,7 +110,7 @@ function Drawings({ height, measuring }: { height: number; measuring: boolean })
         <div className="flex min-w-0 flex-1">
           <h3 className="shrink-0 pt-1 text-base">{next.name}</h3>
           <div className="min-w-0 flex-1">
-            <SectionDrawing line={next} measuring={false} notes />
+            <SectionDrawing line={next} measuring={false} notes beside={next.name} />
           </div>
         </div>
       )}

@@ -29,8 +29,8 @@ export function LimitsFields({ project }: { project: Project }) {
       <legend className="mb-1 font-head text-base font-semibold">Limits</legend>
       <DayField label="Finished by" value={dueDate} onValue={(day) => change({ dueDate: day })} />
       <NumberField
-        label="Kept, times in 100"
-        unit=""
+        label="How sure of the date"
+        unit="%"
         value={sureOf}
         {...fieldLimits('limits.sureOf')}
         onValue={(times) => change({ sureOf: Math.round(times) })}

@@ -37,7 +37,7 @@ export function SetFields({ project }: { project: Project }) {
       <h2 className="mb-1 text-base">Tiles and storeys</h2>
       <p className="mb-2 text-sm text-muted">
         {project.tiles.length
-          ? 'Everything drawn belongs to the open tile. Sides that wear the same profile meet, whichever tiles they belong to.'
+          ? 'Everything drawn belongs to the open tile. Sides with the same profile meet, whichever tiles they belong to.'
           : 'One piece. Add a tile to make a set whose edges meet, or a storey above it.'}
       </p>
       <div className="grid grid-cols-2 gap-x-8 gap-y-3 max-[999px]:grid-cols-1">
@@ -168,7 +168,7 @@ function Worn({ tile, side, profiles }: { tile: Tile; side: TileSide; profiles: 
     <div className="col-span-2 flex items-end gap-2">
       <div className="min-w-0 flex-1">
         <ChoiceField
-          label={`Its ${side} wears`}
+          label={`Profile of its ${side}`}
           value={worn?.profileId ?? ''}
           options={[{ value: '', text: 'no profile' }, ...profiles.map(({ id, name }) => ({ value: id, text: name }))]}
           onValue={(profileId) => wear(profileId ? { profileId, flipped: worn?.flipped ?? false } : null)}

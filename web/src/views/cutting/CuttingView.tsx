@@ -34,7 +34,7 @@ export function CuttingView() {
       fills
       title="Cutting"
       answer={report ? answerOf(report, say.area) : 'Working out the pieces…'}
-      sideTitle={piece ? `Piece ${piece.id}` : 'Take-off for cutting'}
+      sideTitle={piece ? `Piece ${piece.id}` : 'Amounts for cutting'}
       side={report && (piece ? <PiecePanel report={report} piece={piece} /> : <CutTakeoff report={report} />)}
     >
       {report && (

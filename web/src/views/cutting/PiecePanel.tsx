@@ -61,7 +61,7 @@ export function PiecePanel({ report, piece }: { report: PlanReport; piece: Piece
       )}
       {piece.state === 'put away' && <p className="my-2 text-sm text-muted">Cut, and its sheet put away.</p>}
       <Button tone="quiet" onClick={() => pickPiece(null)}>
-        Back to the take-off
+        Back to the amounts
       </Button>
     </>
   );

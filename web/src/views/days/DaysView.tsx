@@ -16,7 +16,7 @@ export function DaysView() {
       title="Days"
       answer={
         finish
-          ? `Dry ${sayClock(finish.likely)}; ${project.limits.sureOf} times in 100 by ${sayClock(finish.sure)}. Between ${sayClock(finish.early)} and ${sayClock(finish.late)}. An estimate.`
+          ? `Dry ${sayClock(finish.likely)}; ${project.limits.sureOf} % sure by ${sayClock(finish.sure)}. Between ${sayClock(finish.early)} and ${sayClock(finish.late)}. An estimate.`
           : report
             ? 'No day can be named until there are bench hours.'
             : 'Working out the days…'

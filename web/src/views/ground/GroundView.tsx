@@ -1,5 +1,6 @@
 import { itemsOf } from '@hosket/core';
 import { lazy, Suspense, useState } from 'react';
+import { ZoomButtons } from '../../instruments/handling/ZoomKeys.tsx';
 import { useDrawing } from '../../instruments/plan/drawing.ts';
 import { PlanView } from '../../instruments/plan/PlanView.tsx';
 import { useProject } from '../../store/projectStore.ts';
@@ -9,6 +10,7 @@ import { usePlan } from '../../worker/planStore.ts';
 import { BringIn } from '../bringIn/BringIn.tsx';
 import { HandOut, type Pane } from '../bringIn/HandOut.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
+import { WholeWindow } from '../WholeWindow.tsx';
 import { BroughtIn } from './BroughtIn.tsx';
 import { HeightsShown } from './HeightsShown.tsx';
 import { ItemPanel } from './ItemPanel.tsx';
@@ -80,7 +82,11 @@ export function GroundView() {
         )
       }
     >
-      {drawing ? <WhileDrawing /> : <ViewChoice pane={pane} onPane={setPane} />}
+      <div className="flex min-h-7 items-center gap-2 max-[999px]:flex-wrap">
+        {drawing ? <WhileDrawing /> : <ViewChoice pane={pane} onPane={setPane} />}
+        {pane === 'plan' && <ZoomButtons />}
+        <WholeWindow />
+      </div>
       <div className="flex min-h-[300px] flex-1 gap-1.5 pb-1 max-[999px]:flex-col">
         {pane === 'plan' && <Shelf />}
         <div className="relative min-h-[300px] min-w-0 flex-1">

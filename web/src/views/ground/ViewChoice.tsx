@@ -6,7 +6,6 @@ import { useView } from '../../store/viewStore.ts';
 import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import type { Pane } from '../bringIn/HandOut.tsx';
-import { WholeWindow } from '../WholeWindow.tsx';
 
 const panes = ['plan', 'model'] as const satisfies readonly Pane[];
 
@@ -30,7 +29,7 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
         <ToggleGroup.Item
           key={name}
           value={name}
-          className="min-h-6 cursor-pointer rounded-md border border-transparent px-1.5 hover:border-line data-[state=on]:border-clay data-[state=on]:bg-sheet"
+          className="min-h-6 cursor-pointer rounded-md border border-transparent px-1 min-[1200px]:px-1.5 hover:border-line data-[state=on]:border-clay data-[state=on]:bg-sheet"
         >
           {name}
         </ToggleGroup.Item>
@@ -41,9 +40,9 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
 
 /** Plan or model, and what the plan's tint tells. */
 export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
-  const { shading, snapping, figureMm } = useView();
+  const { shading, snapping } = useView();
   return (
-    <div className="flex h-7 items-center gap-x-3 text-xs max-[999px]:h-auto max-[999px]:flex-wrap">
+    <div className="flex min-w-0 flex-1 items-center gap-x-2 text-xs max-[999px]:flex-wrap min-[1200px]:gap-x-3">
       <Choice label="Plan or model" value={pane} options={panes} onValue={onPane} />
       {pane === 'plan' && (
         <>
@@ -54,43 +53,42 @@ export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) 
             onValue={(value: Shading) => useView.setState({ shading: value })}
           />
           <TickField label="Snap" value={snapping} onValue={(on) => useView.setState({ snapping: on })} />
-          {shading === 'standing' && (
-            <Choice
-              label="Base of the figure"
-              value={`${figureMm}` as `${number}`}
-              options={['25', '32', '40'] as `${number}`[]}
-              onValue={(value) => useView.setState({ figureMm: Number(value) })}
-            />
-          )}
         </>
       )}
-      <span className="flex-1" />
-      <WholeWindow />
     </div>
   );
 }
 
 /** The key of the tint, over the plan's lower corner: it comes and goes without moving anything. */
 export function TintKey() {
-  const { shading, units } = useView();
+  const { shading, units, figureMm } = useView();
   const highestMm = usePlan((state) => state.report?.ground.highestMm ?? 0);
   const there = coversThere(usePlan((state) => state.report));
   if (shading === 'relief') return null;
   const bands = bandsOf(shading, highestMm);
   const words = bandWords(bands, shading, units);
   return (
-    <ul
-      aria-label={`Key of the ${shading}`}
-      className="pointer-events-none absolute bottom-1 left-1 flex max-w-[75%] flex-wrap gap-x-3 rounded-md border border-line bg-sheet/90 px-2 py-0.5 text-xs"
-    >
-      {bands.map((band, k) =>
-        shading === 'cover' && !there.has(words[k]) ? null : (
-          <li key={words[k]} className="flex items-center gap-1">
-            <Swatch band={band} />
-            {words[k]}
-          </li>
-        ),
+    <div className="pointer-events-none absolute bottom-1 left-1 max-w-[75%] rounded-md border border-line bg-sheet/90 px-2 py-0.5 text-xs">
+      {shading === 'standing' && (
+        <div className="pointer-events-auto">
+          <Choice
+            label="Base of the figure"
+            value={`${figureMm}` as `${number}`}
+            options={['25', '32', '40'] as `${number}`[]}
+            onValue={(value) => useView.setState({ figureMm: Number(value) })}
+          />
+        </div>
       )}
-    </ul>
+      <ul aria-label={`Key of the ${shading}`} className="flex flex-wrap gap-x-3">
+        {bands.map((band, k) =>
+          shading === 'cover' && !there.has(words[k]) ? null : (
+            <li key={words[k]} className="flex items-center gap-1">
+              <Swatch band={band} />
+              {words[k]}
+            </li>
+          ),
+        )}
+      </ul>
+    </div>
   );
 }

@@ -1,7 +1,6 @@
 import { kindWords } from '@hosket/core';
 import { enoughPoints, finishLine, stopDrawing, useDrawing } from '../../instruments/plan/drawing.ts';
 import { Button } from '../../ui/Button.tsx';
-import { WholeWindow } from '../WholeWindow.tsx';
 
 const how = {
   point: 'Click where it is.',
@@ -17,31 +16,28 @@ export function WhileDrawing() {
   const { title, drawn, about } = kindWords[kind];
   const enough = count >= enoughPoints(kind);
   return (
-    <div
-      className="flex h-7 items-center gap-2 max-[999px]:h-auto max-[999px]:flex-wrap"
-      role="toolbar"
-      aria-label="Drawing"
-    >
+    <div className="flex min-w-0 flex-1 items-center gap-2 max-[999px]:flex-wrap" role="toolbar" aria-label="Drawing">
       <span className="min-w-0 flex-1 text-sm min-[1000px]:truncate" title={about}>
         <strong>{title}</strong>: {how[drawn]} {count > 0 && `${count} ${count === 1 ? 'point' : 'points'}.`}
       </span>
       {kind === 'contour' && (
         <>
-          <Button tone="main" disabled={count < 3} onClick={() => finishLine(true)}>
+          <Button className="!min-h-6" tone="main" disabled={count < 3} onClick={() => finishLine(true)}>
             Close the line
           </Button>
-          <Button disabled={count < 2} onClick={() => finishLine(false)}>
+          <Button className="!min-h-6" disabled={count < 2} onClick={() => finishLine(false)}>
             Leave it open
           </Button>
         </>
       )}
       {kind !== 'contour' && drawn !== 'point' && (
-        <Button tone="main" disabled={!enough} onClick={() => finishLine(true)}>
+        <Button className="!min-h-6" tone="main" disabled={!enough} onClick={() => finishLine(true)}>
           {drawn === 'outline' ? 'Close the outline' : 'End the line'}
         </Button>
       )}
-      <Button onClick={stopDrawing}>Give up</Button>
-      <WholeWindow />
+      <Button className="!min-h-6" onClick={stopDrawing}>
+        Give up
+      </Button>
     </div>
   );
 }

@@ -13,7 +13,7 @@ import {
 export const toolGroups: readonly { name: string; kinds: readonly ItemKind[] }[] = [
   { name: 'Heights', kinds: markKinds },
   { name: 'Landforms', kinds: landformKinds },
-  { name: 'Laid in', kinds: laidThings },
+  { name: 'Set in', kinds: laidThings },
   { name: 'Cover', kinds: ['patch'] },
   { name: 'Standing', kinds: standing },
   { name: 'In rows', kinds: rowKinds },

@@ -64,7 +64,7 @@ export function AreasForm({ report }: { report: PlanReport }) {
               <span />
             )}
             <ChoiceField
-              label={`School of ${area.name}`}
+              label={`Way of building ${area.name}`}
               value={area.school ?? 'as the rest'}
               options={['as the rest', ...schools]}
               onValue={(school) => set({ school: school === 'as the rest' ? null : (school as BuildArea['school']) })}

@@ -40,7 +40,7 @@ export function Compare({ offers, onLeave }: Props) {
     return layers.map((layer) => layerName(project, layer, say.mm)).join(', ');
   }
   const rows: [string, (of: SchoolReport) => string][] = [
-    ['school', ({ school }) => school],
+    ['way of building', ({ school }) => school],
     ['layers', ({ layers }) => String(layers.length)],
     ['carve', ({ carveMl }) => say.volume(carveMl)],
     ['fill', ({ fillMl }) => say.volume(fillMl)],

@@ -43,7 +43,7 @@ export function LayersView() {
             ? `${count} ${count === 1 ? 'layer reaches' : 'layers reach'} ${say.mm(stack.topMm)}; ${say.volume(stack.carveMl)} to carve off and ${say.volume(stack.fillMl)} to fill before the skin.`
             : 'No sheet is worth laying here yet. Draw higher ground, or add sheets in the shed.'
       }
-      sideTitle={layer ? `Layer ${layer.index}` : 'Take-off for layers'}
+      sideTitle={layer ? `Layer ${layer.index}` : 'Amounts for layers'}
       side={stack && (layer ? <LayerPanel stack={stack} layer={layer} /> : <LayersTakeoff stack={stack} />)}
     >
       {stack && report && (

@@ -88,7 +88,7 @@ export function OffersPage({ front, stack }: { front: PlanReport['front']; stack
         <Heads
           of={[
             'Best in',
-            'School',
+            'Way of building',
             ...columns.map((key) => ({ number: measures.find((measure) => measure.key === key)?.title ?? key })),
             '',
           ]}

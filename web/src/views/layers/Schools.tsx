@@ -52,7 +52,7 @@ export function Schools({ schools, stack }: { schools: readonly SchoolReport[]; 
     <>
       <WhoChooses stack={stack} />
       <RadioGroup.Root
-        aria-label="School of stacking"
+        aria-label="Way of building"
         value={stack.school}
         onValueChange={(school) =>
           edit((p) => ({

@@ -3,7 +3,7 @@ import { FindingItem, severityWords } from '../FindingItem.tsx';
 
 const severities = ['stop', 'warn', 'note'] as const;
 
-/** Everything the rules have to say about the whole plan, in one list; what was overruled last. */
+/** Everything the rules have to say about the whole plan, in one list; what is ignored last. */
 export function ChecksPage({ report }: { report: PlanReport }) {
   const counts = report.findings.filter(({ overruled }) => overruled === undefined);
   const against = report.findings.filter(({ overruled }) => overruled !== undefined);
@@ -22,8 +22,8 @@ export function ChecksPage({ report }: { report: PlanReport }) {
       })}
       {against.length > 0 && (
         <section className="mb-3">
-          <h2 className="mb-1 text-base">Overruled</h2>
-          <List label="Overruled" findings={against} />
+          <h2 className="mb-1 text-base">Ignored, with a note</h2>
+          <List label="Ignored" findings={against} />
         </section>
       )}
       <p className="text-xs text-muted">

@@ -102,7 +102,7 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
         </div>
         <ChoiceField label="Grouped by" value={grouping} options={groupings} onValue={setGrouping} />
         <ChoiceField
-          label="Enough, times in 100"
+          label="How sure to have enough, %"
           value={String(project.stores.safety)}
           options={safeties.map(String)}
           onValue={(text) => {

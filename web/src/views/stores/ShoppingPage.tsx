@@ -51,9 +51,9 @@ export function ShoppingPage({ list }: { list: ShoppingList }) {
         </Button>
       </div>
       <p className="mb-2 text-sm text-muted">
-        Needed less what is in the cupboard, so that {project.stores.safety} times in 100 nothing runs out; rounded up
-        to {project.stores.packs.length ? 'the cheapest packs' : 'usual packs with least left over'}. Water comes from
-        the tap.
+        Needed less what is in the cupboard, so that one is {project.stores.safety} % sure that nothing runs out;
+        rounded up to {project.stores.packs.length ? 'the cheapest packs' : 'usual packs with least left over'}. Water
+        comes from the tap.
       </p>
       {tiles.length > 1 && (
         <p className="mb-2 text-sm">

@@ -90,7 +90,7 @@ describe('the cupboard and needs', () => {
     show(Cupboard);
     const wanted = () => reportNow().shopping.find(({ material }) => material === 'compound')?.wanted ?? 0;
     const before = wanted();
-    await userEvent.selectOptions(screen.getByLabelText('Enough, times in 100'), '95');
+    await userEvent.selectOptions(screen.getByLabelText('How sure to have enough, %'), '95');
     expect(projectNow().stores.safety).toBe(95);
     expect(wanted()).toBeGreaterThan(before);
   });
@@ -240,7 +240,7 @@ describe('what is done', () => {
 });
 
 describe('all checks', () => {
-  it('what counts by its weight, what was overruled last with its note', () => {
+  it('what counts by its weight, what is ignored last with its note', () => {
     const start = smallProject();
     const [recipe] = start.recipes;
     open({
@@ -252,12 +252,12 @@ describe('all checks', () => {
     show(ChecksPage);
     const heads = screen.getAllByRole('heading').map((one) => one.textContent);
     expect(heads).toEqual(
-      ['Stops the work', 'Wants attention', 'Notes', 'Overruled'].filter((head) => heads.includes(head)),
+      ['Stops the work', 'Wants attention', 'Notes', 'Ignored, with a note'].filter((head) => heads.includes(head)),
     );
     expect(
       within(screen.getByRole('list', { name: 'Stops the work' })).getAllByRole('listitem')[0].textContent,
     ).toContain('dissolves the foam');
-    expect(screen.getByRole('list', { name: 'Overruled' }).textContent).toContain('Your note: a trial');
+    expect(screen.getByRole('list', { name: 'Ignored' }).textContent).toContain('Your note: a trial');
   });
 
   it('nothing stands against a plan that is sound', () => {

@@ -48,7 +48,7 @@ export function RecipePanel({ report }: { report: PlanReport }) {
   return (
     <section aria-label="Recipe" className="min-w-0">
       <div className="mb-2 flex flex-wrap items-end gap-2">
-        <h2 className="mr-2 text-base">{worn.name} wears</h2>
+        <h2 className="mr-2 text-base">On {worn.name}</h2>
         <div className="min-w-[210px]">
           <ChoiceField
             hideLabel

@@ -32,7 +32,7 @@ export function SurfaceView() {
       fills
       title="Surface"
       answer={report ? answerOf(report, say.volume) : 'Working out what goes on top…'}
-      sideTitle="Take-off for the surface"
+      sideTitle="Amounts for the surface"
       side={report && <SurfaceTakeoff report={report} />}
     >
       {report && (

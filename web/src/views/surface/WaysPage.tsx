@@ -93,7 +93,7 @@ export function WaysPage({ report }: { report: PlanReport }) {
           {joints
             ? 'Every glue on the joints of this stack in your air. Foam-safe kinds only; the layers stay where they are.'
             : bare
-              ? `${worn.name} wear nothing yet.`
+              ? `${worn.name} have nothing on them yet.`
               : `Recipe ${recipe.name}, on ${same.map(({ name }) => name).join(', ')}. The stack stays as it is. Evenings are your own sittings with nothing else to do.`}
         </p>
       </div>
