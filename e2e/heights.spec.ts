@@ -91,7 +91,7 @@ test('who chooses the way of building is said with its reason; a deadline that o
   await app.settled();
   const findings = page.getByRole('list', { name: 'Findings' });
   await expect(findings).toContainText('Not kept: finished by 2027-03-16');
-  await expect(findings).toContainText('Kept by the way "carve back": ready by 2027-03-1');
+  await expect(findings).toContainText('Kept by the way "carve back": 80 % sure to be ready by 2027-03-1');
   await findings.getByRole('button', { name: 'Build it so: carve back' }).click();
   await app.settled();
   await expect(findings.getByText('Not kept')).toHaveCount(0);

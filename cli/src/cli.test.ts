@@ -230,11 +230,11 @@ describe('hosket sheet and hosket shopping', () => {
     const csv = (await hosket('shopping', moor)).stdout;
     expect(csv).toMatch(/^Fibreboard,6 mm,each,3,3,0,3,3,/m);
     const text = (await hosket('plan', moor)).stdout;
-    expect(text).toContain('Shopping list for 3 tiles, 80 times in 100 enough');
+    expect(text).toContain('Shopping list for 3 tiles, 80 % sure to be enough');
     expect(text).toMatch(/Fibreboard: 6 mm +3 +3 /);
   });
 
-  it('what the builder overruled is said with his reason, and stops nothing', async () => {
+  it('what the builder ignores is said with his reason, and stops nothing', async () => {
     const wrong = {
       ...project,
       recipes: project.recipes.map((recipe) => ({ ...recipe, coats: [...recipe.coats].reverse() })),
@@ -242,7 +242,7 @@ describe('hosket sheet and hosket shopping', () => {
     };
     const { stdout, status } = await hosket('check', file('overruled.hosket.json', writeProject(wrong)));
     expect(status).toBe(0);
-    expect(stdout).toMatch(/overruled: Earth and grass: .*\(a trial\)/);
+    expect(stdout).toMatch(/ignored: Earth and grass: .*\(a trial\)/);
     expect(stdout).toMatch(/warn: Earth and grass: .*Colour before grass/);
   });
 });

@@ -21,11 +21,11 @@ import { surfaceText } from './surfaceText.ts';
 import { rule, table } from './table.ts';
 import { withinText } from './withinText.ts';
 
-/** "warn: Meadow: ..."; what the builder overruled with his reason. */
+/** "warn: Meadow: ..."; what the builder ignores, with the reason. */
 export function sayFinding(finding: PlanReport['findings'][number], system: UnitSystem): string {
   const { severity, place, overruled } = finding;
   const { message, remedy } = findingIn(finding, system);
-  return `${overruled ? 'overruled' : severity}: ${place}: ${message} ${overruled ? `(${overruled})` : remedy}`;
+  return `${overruled ? 'ignored' : severity}: ${place}: ${message} ${overruled ? `(${overruled})` : remedy}`;
 }
 
 /** A plan to be read in a terminal: the same numbers as on the screens. */

@@ -86,7 +86,7 @@ export function stackText(project: Project, report: PlanReport, system: UnitSyst
   );
   if (stack.cutOutMl > 0.5)
     lines.push(`  cut out of layers ${ml(stack.cutOutMl)}, ${grams(stack.savedG)} of foam saved\n`);
-  if (stack.hollowMl > 0.5) lines.push(`  carved out for voids and laid-in things ${ml(stack.hollowMl)}\n`);
+  if (stack.hollowMl > 0.5) lines.push(`  carved out for voids and things set in ${ml(stack.hollowMl)}\n`);
   lines.push(`  paste: 95 % no deeper than ${mm(stack.paste.most95Mm)}, deepest ${mm(stack.paste.deepestMm)}\n`);
   for (const { sheetId, sheets, toBuy } of stack.sheetsUsed)
     lines.push(

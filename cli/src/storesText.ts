@@ -19,7 +19,7 @@ export function storesText(project: Project, report: PlanReport, list: ShoppingL
   const { balance } = report;
   const lines = [
     rule(
-      `Shopping list${list.tiles.length > 1 ? ` for ${list.tiles.length} tiles` : ''}, ${project.stores.safety} times in 100 enough`,
+      `Shopping list${list.tiles.length > 1 ? ` for ${list.tiles.length} tiles` : ''}, ${project.stores.safety} % sure to be enough`,
     ),
     ...list.gaps.map(({ tile, message, remedy }) => `  ${tile}: ${message} ${remedy}\n`),
     table([

@@ -104,7 +104,7 @@ function dueRead(
   read: (kept: boolean | null, why: string) => LimitRead,
 ): LimitRead {
   if (finish === null) return read(false, 'the work has no end yet');
-  return read(dayOf(finish) <= due, `ready by ${dayOf(finish)} ${sureOf} times in 100`);
+  return read(dayOf(finish) <= due, `${sureOf} % sure to be ready by ${dayOf(finish)}`);
 }
 
 /** Every limit and rule of the brief against what the plan comes to. */

@@ -43,7 +43,7 @@ describe('who chooses the way of building', () => {
     expect(late.finish.sure.slice(0, 10) > dueDate).toBe(true);
     const finding = built('halfway', { dueDate }).findings.find(({ code }) => code === 'limit-due');
     expect(finding?.way).toBe('carve back');
-    expect(finding?.remedy).toContain(`ready by ${dueDate} 80 times in 100`);
+    expect(finding?.remedy).toContain(`80 % sure to be ready by ${dueDate}`);
     expect(built('carve back', { dueDate }).findings.find(({ code }) => code === 'limit-due')).toBeUndefined();
     // Where none keeps it, none is named.
     const never = built('halfway', { dueDate: '2027-03-02' }).findings.find(({ code }) => code === 'limit-due');
@@ -70,7 +70,7 @@ describe('who chooses the way of building', () => {
     expect((slow.finish?.sure.slice(0, 10) ?? '') > dueDate).toBe(true);
     const finding = slow.findings.find(({ code }) => code === 'limit-due');
     expect(finding?.glue).toBeDefined();
-    expect(finding?.remedy).toMatch(/^Kept by .* in the joints: ready by \d{4}-\d\d-\d\d 80 times in 100/);
+    expect(finding?.remedy).toMatch(/^Kept by .* in the joints: 80 % sure to be ready by \d{4}-\d\d-\d\d/);
     const mended = glued(finding?.glue ?? 'white PVA', dueDate);
     expect(mended.findings.find(({ code }) => code === 'limit-due')).toBeUndefined();
   });

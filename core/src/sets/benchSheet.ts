@@ -58,7 +58,7 @@ export function benchSheet(
       ...sheets.map((sheet) => sheetPurchase(sheet, mm, project.currency)),
       ...shopping.map((line) => purchaseOf(project, line, system)),
     ],
-    shoppingNote: `${forTiles(project, tiles)}${gaps.map(({ tile, message, remedy }) => `${tile}: ${message} ${remedy} `).join('')}${safety} times in 100 nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
+    shoppingNote: `${forTiles(project, tiles)}${gaps.map(({ tile, message, remedy }) => `${tile}: ${message} ${remedy} `).join('')}One is ${safety} % sure that nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
     deferral,
     outline,
     ground,

@@ -19,7 +19,7 @@ const words: Partial<Record<keyof Project, string>> = {
   underlay: 'the picture under it',
   marks: 'lines and spots',
   landforms: 'landforms',
-  laid: 'what is laid in',
+  laid: 'what is set in',
   things: 'what stands on it',
   voids: 'hollows',
   patches: 'zones',

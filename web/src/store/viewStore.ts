@@ -51,7 +51,7 @@ export type CuttingPage = (typeof cuttingPages)[number];
 export type LayersPage = (typeof layersPages)[number];
 
 /** The usual height of the section, and between which it can be dragged, px. */
-export const USUAL_SECTION_PX = 124;
+const USUAL_SECTION_PX = 124;
 export const LEAST_SECTION_PX = 72;
 
 export const sectionPxOf = ({ sectionPx }: Pick<ViewState, 'sectionPx'>, band: string): number =>

@@ -9,7 +9,7 @@ export const bentSides: Rule = ({ project }) =>
         inBrief(
           project.tile.name,
           'profile-on-a-curve',
-          `${project.tile.name} wears profiles, but its base is no rectangle: they do nothing.`,
+          `${project.tile.name} has profiles, but its base is no rectangle: they do nothing.`,
           'Make the base a rectangle, or take the profiles off its sides.',
         ),
       ]

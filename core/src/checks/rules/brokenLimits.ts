@@ -51,7 +51,7 @@ function keptBy(
   if (!best) return null;
   const more = Math.round(best.handsOnMin - days.handsOnMin);
   const minutes = more === 0 ? '' : `, ${Math.abs(more)} min ${more > 0 ? 'more' : 'less'} at the bench`;
-  const ready = best.finish ? `ready by ${best.finish.sure.slice(0, 10)} ${sureOf} times in 100` : 'without dates';
+  const ready = best.finish ? `${sureOf} % sure to be ready by ${best.finish.sure.slice(0, 10)}` : 'without dates';
   return { mends: best.mends, words: `Kept by ${best.words}: ${ready}${minutes}.` };
 }
 

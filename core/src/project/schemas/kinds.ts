@@ -188,10 +188,10 @@ const landforms = {
 } as const;
 
 const laid = {
-  rock: { title: 'Rock', drawn: 'outline', about: 'A stone laid in.', fields: laidFields },
-  bark: { title: 'Bark', drawn: 'outline', about: 'A piece of bark laid in.', fields: laidFields },
-  slate: { title: 'Slate', drawn: 'outline', about: 'A slate laid in.', fields: laidFields },
-  cast: { title: 'Cast piece', drawn: 'outline', about: 'A plaster cast laid in.', fields: laidFields },
+  rock: { title: 'Rock', drawn: 'outline', about: 'A stone set into the ground.', fields: laidFields },
+  bark: { title: 'Bark', drawn: 'outline', about: 'A piece of bark set into the ground.', fields: laidFields },
+  slate: { title: 'Slate', drawn: 'outline', about: 'A slate set into the ground.', fields: laidFields },
+  cast: { title: 'Cast piece', drawn: 'outline', about: 'A plaster cast set into the ground.', fields: laidFields },
   building: { title: 'Building', drawn: 'outline', about: 'A building that stands here.', fields: laidFields },
 } as const;
 

@@ -72,7 +72,7 @@ const contentFields = {
   marks: z.array(markSchema).max(2000).refine(unique, 'Two marks have the same id'),
   /** In the order in which they are built: where two meet, the later one has its way. */
   landforms: z.array(landformSchema).max(500).refine(unique, 'Two landforms have the same id'),
-  laid: z.array(laidSchema).max(1000).refine(unique, 'Two laid-in things have the same id'),
+  laid: z.array(laidSchema).max(1000).refine(unique, 'Two things set in have the same id'),
   /** What stands on the ground and is no part of it. */
   things: z.array(thingSchema).max(1000).refine(unique, 'Two things have the same id'),
   /** Hollows in the ground. */

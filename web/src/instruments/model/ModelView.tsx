@@ -1,9 +1,9 @@
 import { baseOutline, baseSize, heightAt, type PlanReport, type Project } from '@hosket/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShown } from '../../store/preview.ts';
+import { useTheme } from '../../store/theme.ts';
 import { usePicked } from '../../store/viewStore.ts';
 import { modelColours } from '../../ui/daylight.ts';
-import { useTheme } from '../../ui/theme.ts';
 import type { Fields } from '../../worker/messages.ts';
 import { chosenSchool, useFields, usePlan } from '../../worker/planStore.ts';
 import { offerModelPicture } from '../handling/picture.ts';

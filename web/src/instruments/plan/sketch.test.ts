@@ -1,6 +1,5 @@
 import { baseSize, type ItemKind, kindWords, startProject } from '@hosket/core';
 import { describe, expect, it } from 'vitest';
-import { allTools, inReach, toolsFor } from '../../views/ground/toolGroups.ts';
 import { sketchAt, sketchOver } from './sketch.ts';
 
 const project = startProject('n', '2027-03-01');
@@ -8,7 +7,7 @@ const { widthMm, depthMm } = baseSize(project.base);
 
 describe('what a tool puts down in one go', () => {
   it('lies on the base wherever it is put, with points enough for its kind', () => {
-    for (const kind of allTools)
+    for (const kind of Object.keys(kindWords) as ItemKind[])
       for (const at of [
         [0, 0],
         [widthMm, depthMm],
@@ -41,18 +40,5 @@ describe('what a tool puts down in one go', () => {
     // On the oval of that box.
     for (const [x, y] of round) expect(((x - 50) / 50) ** 2 + ((y - 20) / 20) ** 2).toBeCloseTo(1, 1);
     expect(sketchOver('tree', [0, 0], [9, 9])).toEqual([[9, 9]]);
-  });
-});
-
-describe('tools', () => {
-  it('are found by their names first, then by what they are said to be', () => {
-    expect(toolsFor('pit')[0]).toBe('pit');
-    expect(toolsFor('sleepers')).toContain('track' satisfies ItemKind);
-    expect(toolsFor('no such thing')).toEqual([]);
-  });
-
-  it('each kind stands once among all, those in reach among them', () => {
-    expect(new Set(allTools).size).toBe(Object.keys(kindWords).length);
-    expect(inReach.every((kind) => allTools.includes(kind))).toBe(true);
   });
 });

@@ -39,7 +39,7 @@ export function OutlineList() {
         items={project.landforms.filter(wanted)}
         ordered={!search}
       />
-      <Group title="Laid in" items={project.laid.filter(wanted)} />
+      <Group title="Set in" items={project.laid.filter(wanted)} />
       <Group title="Standing on it" items={project.things.filter(wanted)} />
       <Group title="Hollowed out" items={project.voids.filter(wanted)} />
       <Group title="Patches of cover" items={project.patches.filter(wanted)} ordered={!search} />

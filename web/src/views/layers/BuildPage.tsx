@@ -66,7 +66,7 @@ export function BuildPage({ report }: { report: PlanReport }) {
             )}
             <p className="col-span-3 text-sm text-muted">
               {report.stack.cutOutMl >= 0.5
-                ? `Saves ${say.volume(report.stack.cutOutMl)} of foam, ${say.mass(report.stack.savedG)}. Walls stay round voids and laid-in things; the cut-outs may serve other layers.`
+                ? `Saves ${say.volume(report.stack.cutOutMl)} of foam, ${say.mass(report.stack.savedG)}. Walls stay round voids and things set in; the cut-outs may serve other layers.`
                 : 'Nothing is wide enough to be cut out with these walls.'}
             </p>
           </>

@@ -36,7 +36,7 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
         <Figure text={say.volume(school.fillMl)} />
       </Line>
       {school.hollowMl >= 0.5 && (
-        <Line name="To carve out" remark="for voids and laid-in things">
+        <Line name="To carve out" remark="for voids and things set in">
           <Figure text={say.volume(school.hollowMl)} />
         </Line>
       )}

@@ -1,6 +1,6 @@
 /** Light or dark: what the builder chose, else what the system says, and follows. */
 import { useSyncExternalStore } from 'react';
-import { type Theme, useView } from '../store/viewStore.ts';
+import { type Theme, useView } from './viewStore.ts';
 
 const dark = () => window.matchMedia('(prefers-color-scheme: dark)');
 
