@@ -88,7 +88,7 @@ describe('who chooses the way of building', () => {
     expect(named).toHaveLength(1);
     const [{ dueDate, stack, findings }] = named;
     expect(findings.find(({ code }) => code === 'limit-due')?.remedy).toMatch(
-      /^Kept by another stack, carve back: 1 Dense foam 30, 1 Dense foam 10: ready by/,
+      /^Kept by another stack, carve back: 1 Dense foam 30, 1 Dense foam 10: 80 % sure to be ready by/,
     );
     const other = { ...within(dueDate), stacking: { ...tarrow.stacking, school: stack.school } };
     const { report } = plan(settleByHand(other, stack.layers));
