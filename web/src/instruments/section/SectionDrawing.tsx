@@ -213,6 +213,8 @@ export function SectionDrawing({ line: { from, to }, measuring, notes, beside }:
               y2={up(0)}
               stroke="var(--clay)"
               strokeDasharray="3 3"
+              // It follows the pointer and must not come between it and a grip.
+              pointerEvents="none"
             />
           )}
         </svg>
