@@ -1,13 +1,4 @@
-import {
-  hollows,
-  type ItemKind,
-  kindWords,
-  laidThings,
-  landformKinds,
-  markKinds,
-  rowKinds,
-  standing,
-} from '@hosket/core';
+import { type ItemKind, kindWords } from '@hosket/core';
 import type { NavigateFunction } from 'react-router';
 import { wholePlan } from '../instruments/handling/panZoom.ts';
 import { beginDrawing } from '../instruments/plan/drawing.ts';
@@ -16,6 +7,7 @@ import { projectStore, redo, undo } from '../store/projectStore.ts';
 import { changeTheme } from '../store/theme.ts';
 import { toggleSection, useView } from '../store/viewStore.ts';
 import { bringIn } from '../views/bringIn/bringStore.ts';
+import { allTools } from '../views/ground/toolGroups.ts';
 import { askSuggestion } from '../worker/planStore.ts';
 import { bands } from './bands.tsx';
 import { exportProject, importProject } from './files.ts';
@@ -39,16 +31,14 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
     { name: 'Undo', keys: 'Ctrl+Z', run: undo },
     { name: 'Redo', keys: 'Ctrl+Shift+Z', run: redo },
     { name: 'Earlier states of this project', run: () => useShell.setState({ history: true }) },
-    ...[...markKinds, ...landformKinds, ...laidThings, ...standing, ...hollows, ...rowKinds, 'patch' as const].map(
-      (kind) => ({
-        name: `Draw: ${kindWords[kind].title.toLowerCase()}`,
-        keys: drawKeys[kind],
-        run: () => {
-          to('ground');
-          beginDrawing(kind);
-        },
-      }),
-    ),
+    ...allTools.map((kind) => ({
+      name: `Draw: ${kindWords[kind].title.toLowerCase()}`,
+      keys: drawKeys[kind],
+      run: () => {
+        to('ground');
+        beginDrawing(kind);
+      },
+    })),
     {
       name: 'Bring in a plan, heights or a picture',
       run: () => {
