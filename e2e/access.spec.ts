@@ -127,7 +127,7 @@ for (const theme of ['plaster', 'evening'])
     await clean('command search');
     await page.keyboard.press('Escape');
     await page.keyboard.press('Shift+?');
-    await page.getByRole('dialog', { name: 'Shortcuts' }).waitFor();
+    await page.getByRole('dialog', { name: 'Keys' }).waitFor();
     await clean('shortcuts');
   });
 

@@ -41,7 +41,12 @@ async function start(path: string): Promise<{ process: ChildProcess; browser: Br
     detached: true,
     stdio: 'ignore',
   });
-  const devtools = await until(() => readFileSync(`${profile}/DevToolsActivePort`, 'utf8').split('\n')[0]);
+  const devtools = await until(() => {
+    const [port] = readFileSync(`${profile}/DevToolsActivePort`, 'utf8').split('\n');
+    // The file is there a moment before what is written in it.
+    if (!Number(port)) throw new Error('no port yet');
+    return port;
+  });
   const browser = await chromium.connectOverCDP(`http://127.0.0.1:${devtools}`);
   const page = await browser.contexts()[0].newPage();
   await page.goto(`${address}${path}`);

@@ -1,6 +1,6 @@
 import type { Point } from '../geometry/index.ts';
 import { type Contour, drawnAlike, type Item, nameOf, type Project, skinMmOf } from '../project/index.ts';
-import { mm } from '../units/index.ts';
+import { decimals, mm } from '../units/index.ts';
 import { type Finding, onGround } from './finding.ts';
 
 /** All marks with their heights meant as the project's are, so that two can be compared. */
@@ -12,4 +12,4 @@ export const atItem = (item: Item, code: string, message: string, remedy: string
 
 export const isContour = (item: Item): item is Contour => item.kind === 'contour';
 
-export const where = ([x, y]: Point) => `${x.toFixed(0)}, ${mm(y, 0)}`;
+export const where = ([x, y]: Point) => `${decimals(x, 0)}, ${mm(y, 0)}`;

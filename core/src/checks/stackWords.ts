@@ -1,6 +1,7 @@
 import { catalogueOf, stuffOf } from '../materials/index.ts';
 import type { Project } from '../project/index.ts';
 import type { StockClass } from '../stack/index.ts';
+import { decimals } from '../units/index.ts';
 
 export const poolName = ({ sheets, materials }: Project, { sheetIds }: StockClass): string => {
   const sheet = sheets.find(({ id }) => id === sheetIds[0]);
@@ -12,5 +13,5 @@ export function lackOf(project: Project, pool: StockClass, mm2: number): string 
   const sheet = project.sheets.find(({ id }) => id === pool.sheetIds[0]);
   const one = sheet ? (sheet.widthMm * sheet.depthMm * project.stacking.sheetYieldPercent) / 100 : mm2;
   const more = Math.ceil(mm2 / one - 1e-9);
-  return `${(mm2 / 1e6).toFixed(3)} m² of ${poolName(project, pool)} (${more} more ${more === 1 ? 'sheet' : 'sheets'})`;
+  return `${decimals(mm2 / 1e6, 3)} m² of ${poolName(project, pool)} (${more} more ${more === 1 ? 'sheet' : 'sheets'})`;
 }

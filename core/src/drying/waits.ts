@@ -1,7 +1,7 @@
 import { boardOf, catalogueOf, type GlueData, glueOf, pasteCoats, stuffOf } from '../materials/index.ts';
 import { fillPasteOf, type Project } from '../project/index.ts';
 import type { Drying } from '../takeoff/index.ts';
-import { type Coefficient, exactly, product, type Range, scaleRange } from '../units/index.ts';
+import { type Coefficient, decimals, exactly, product, type Range, scaleRange } from '../units/index.ts';
 import { dryingFactor, reactionFactor } from './air.ts';
 import { type Barrier, evaporationHours, jointHours, moistureHours } from './laws.ts';
 
@@ -162,7 +162,7 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
         coat: drying.sets ? set : through,
         solvent: through,
         through,
-        reason: `paste ${drying.depthMm.toFixed(1)} mm deep (95 % of it no deeper)${coats > 1 ? `, in ${coats} coats that dry one after another` : ''}`,
+        reason: `paste ${decimals(drying.depthMm, 1)} mm deep (95 % of it no deeper)${coats > 1 ? `, in ${coats} coats that dry one after another` : ''}`,
       };
     }
     case 'hours': {
@@ -174,7 +174,7 @@ export function waitsOf(drying: Drying, project: JointBench, layers: readonly Gl
         coat,
         solvent: larger(coat, scaleRange(through, SOLVENT_SHARE)),
         through,
-        reason: `${drying.what} at ${slower.toFixed(2)} times the hours of 20 C and 50 %`,
+        reason: `${drying.what} at ${decimals(slower, 2)} times the hours of 20 C and 50 %`,
       };
     }
   }

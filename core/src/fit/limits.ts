@@ -1,6 +1,6 @@
 import { coveredSize, type LimitRule, type Presence, type Project } from '../project/index.ts';
 import type { StageTakeoff } from '../takeoff/index.ts';
-import { grams, inWords, mm, type Said, sentence, type UnitSystem } from '../units/index.ts';
+import { decimals, grams, inWords, mm, type Said, sentence, type UnitSystem } from '../units/index.ts';
 import type { ZoneRead } from '../zones/index.ts';
 import type { Mass } from './mass.ts';
 
@@ -77,7 +77,7 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
         .reduce((sum, zone) => sum + zone.percent, 0);
       return read(
         percent > 0 && percent >= check.leastPercent,
-        `${check.cover} on ${percent.toFixed(0)} % of the base`,
+        `${check.cover} on ${decimals(percent, 0)} % of the base`,
       );
     }
     case 'worn': {
@@ -89,7 +89,7 @@ function ruleRead(project: Project, reached: Reached, { id, text, check }: Limit
       const percent = reached.zones.filter(({ id }) => on.has(id)).reduce((sum, zone) => sum + zone.percent, 0);
       return read(
         percent > 0 && percent >= check.leastPercent,
-        `${check.operation} on ${percent.toFixed(0)} % of the base`,
+        `${check.operation} on ${decimals(percent, 0)} % of the base`,
       );
     }
     case 'finished by':
@@ -129,12 +129,12 @@ export function limitsRead(project: Project, reached: Reached): LimitRead[] {
       reached.cost === null && reached.toBuy === null ? null : Math.max(reached.cost ?? 0, reached.toBuy ?? 0) <= cost,
       reached.cost === null && reached.toBuy === null
         ? 'nothing has a price yet'
-        : `${(reached.cost ?? 0).toFixed(2)} ${project.currency} used up, ${(reached.toBuy ?? 0).toFixed(2)} ${project.currency} to buy in whole packs, as far as it is priced`,
+        : `${decimals(reached.cost ?? 0, 2)} ${project.currency} used up, ${decimals(reached.toBuy ?? 0, 2)} ${project.currency} to buy in whole packs, as far as it is priced`,
     );
   if (benchHours !== null)
     limit('hours', `No more than ${benchHours} h at the bench`)(
       reached.handsOnMin <= 60 * benchHours,
-      `about ${(reached.handsOnMin / 60).toFixed(1)} h`,
+      `about ${decimals(reached.handsOnMin / 60, 1)} h`,
     );
   return [...reads, ...rules.map((rule) => ruleRead(project, reached, rule))];
 }

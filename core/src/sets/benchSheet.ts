@@ -5,7 +5,7 @@ import { baseSize, doneHere, type Project, recipeOf } from '../project/index.ts'
 import type { PlanReport, StageReport } from '../report/index.ts';
 import { type SheetNeed, type ShoppingLine, sayBuy, sayKind, sayQuantity } from '../stores/index.ts';
 import { deferral } from '../takeoff/index.ts';
-import { formatMeasure, sayAmount, sayClock, sayHours, sayMinutes, type UnitSystem } from '../units/index.ts';
+import { decimals, formatMeasure, sayAmount, sayClock, sayHours, sayMinutes, type UnitSystem } from '../units/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import { listOfTile, type ShoppingList } from './shoppingList.ts';
 
@@ -58,7 +58,7 @@ export function benchSheet(
       ...sheets.map((sheet) => sheetPurchase(sheet, mm, project.currency)),
       ...shopping.map((line) => purchaseOf(project, line, system)),
     ],
-    shoppingNote: `${forTiles(project, tiles)}${gaps.map(({ tile, message, remedy }) => `${tile}: ${message} ${remedy} `).join('')}One is ${safety} % sure that nothing on it runs out.${cost > 0 ? ` ${cost.toFixed(2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
+    shoppingNote: `${forTiles(project, tiles)}${gaps.map(({ tile, message, remedy }) => `${tile}: ${message} ${remedy} `).join('')}One is ${safety} % sure that nothing on it runs out.${cost > 0 ? ` ${decimals(cost, 2)} ${project.currency} as far as it is priced.` : ' Nothing on it has a price yet.'}`,
     deferral,
     outline,
     ground,
@@ -146,7 +146,7 @@ function purchaseOf(project: Project, line: ShoppingLine, system: UnitSystem): S
     needed: said(line.wanted),
     stocked: line.inStock > 0 ? said(line.inStock) : '',
     buy: sayBuy(line, system),
-    cost: buy?.cost != null ? `${buy.cost.toFixed(2)} ${project.currency}` : '',
+    cost: buy?.cost != null ? `${decimals(buy.cost, 2)} ${project.currency}` : '',
     supplier: [...new Set(buy?.of.map(({ offer }) => offer.supplier).filter(Boolean))].join(', '),
     there: line.short <= 1e-9,
   };
@@ -161,7 +161,7 @@ const sheetPurchase = (
   needed: `${needed}`,
   stocked: `${there}`,
   buy: toBuy ? `${toBuy}` : '',
-  cost: cost && toBuy ? `${cost.toFixed(2)} ${currency}` : '',
+  cost: cost && toBuy ? `${decimals(cost, 2)} ${currency}` : '',
   supplier: '',
   there: toBuy === 0,
 });

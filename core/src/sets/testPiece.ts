@@ -1,5 +1,6 @@
 import { type Cover, newTile, type Patch, type Project, sheetMm, skinMmOf, startProject } from '../project/index.ts';
 import type { PlanReport } from '../report/index.ts';
+import { decimals } from '../units/index.ts';
 
 /** More strips than this on one piece cannot be worked. */
 const MOST_STRIPS = 12;
@@ -40,7 +41,7 @@ export function testPieceOf(project: Project, report: PlanReport, sizeMm = USUAL
   const highMm = round(lowMm + thick);
   return {
     ...start,
-    notes: `Derived from ${project.name}: a strip of every cover, a joint and a slope of ${degrees.toFixed(0)} degrees.`,
+    notes: `Derived from ${project.name}: a strip of every cover, a joint and a slope of ${decimals(degrees, 0)} degrees.`,
     scale: project.scale,
     currency: project.currency,
     base: { ...project.base, shape: { kind: 'rectangle', widthMm: sizeMm, depthMm: sizeMm }, frame: null },

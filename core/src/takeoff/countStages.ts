@@ -1,7 +1,7 @@
 import type { Ground } from '../ground/index.ts';
 import { type Catalogue, catalogueOf } from '../materials/index.ts';
 import { COUNT_STEP, type Count, nameOf, type Project } from '../project/index.ts';
-import { type Coefficient, type Range, scaleRange, sum } from '../units/index.ts';
+import { type Coefficient, decimals, type Range, scaleRange, sum } from '../units/index.ts';
 import { amountOf, measured, times } from './amounts.ts';
 import { materialCautions } from './cautions.ts';
 import { type HouseShare, houseShare, readRow, stonesOf, tilesOf } from './counts.ts';
@@ -61,7 +61,7 @@ function countedStage(catalogue: Catalogue, priceOf: PriceOf, count: Count): Sta
   switch (count.kind) {
     case 'ring': {
       const { stones, wedgeDegrees, innerMm, outerMm } = stonesOf(count);
-      const one = (value: number) => value.toFixed(2);
+      const one = (value: number) => decimals(value, 2);
       const how = `each spans ${one(wedgeDegrees)} degrees: ${one(innerMm)} mm wide inside, ${one(outerMm)} mm outside`;
       return stageOf(
         catalogue,

@@ -9,6 +9,7 @@ import {
   ringsOf,
 } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
+import { decimals } from '../units/index.ts';
 import { type Drawing, NOTES_APART, ringAround, type Stroke, type Words } from './page.ts';
 import type { TemplateLayer, TemplatePiece, TemplateSource } from './source.ts';
 
@@ -125,7 +126,7 @@ const noteOf = (layer: TemplateLayer | undefined, piece: TemplatePiece, offset: 
   [
     `${piece.panel ?? `Layer ${piece.layer}`}, ${piece.thicknessMm} mm`,
     piece.bedName,
-    ...(layer ? [`lies from ${layer.bottomMm.toFixed(1)} to ${layer.topMm.toFixed(1)} mm`] : []),
+    ...(layer ? [`lies from ${decimals(layer.bottomMm, 1)} to ${decimals(layer.topMm, 1)} mm`] : []),
     ...(offset ? ['cut on the line: half the kerf is added'] : []),
   ].join(NOTES_APART);
 

@@ -10,6 +10,7 @@ import {
   type Ring,
 } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
+import { decimals } from '../units/index.ts';
 import type { Drawing, Stroke, Words } from './page.ts';
 import type { TemplateSource } from './source.ts';
 
@@ -118,7 +119,7 @@ function profileDrawing(title: string, note: string, heights: readonly Point[], 
       closed: false,
     });
     if (near[1] > 6)
-      words.push({ at: [at + 1, near[1] / 2], text: near[1].toFixed(1), sizeMm: 2.8, align: 'left', strong: false });
+      words.push({ at: [at + 1, near[1] / 2], text: decimals(near[1], 1), sizeMm: 2.8, align: 'left', strong: false });
   }
   return {
     kind: 'profiles',
@@ -139,7 +140,7 @@ export function profileDrawings(project: Project, { ground, outline }: TemplateS
   const sides = sidesOf(outline).map(({ name, points }) =>
     profileDrawing(
       `Profile, ${name}`,
-      `Seen from outside, left to right, ${lineLength(points, false).toFixed(1)} mm; numbers are heights over the baseboard`,
+      `Seen from outside, left to right, ${decimals(lineLength(points, false), 1)} mm; numbers are heights over the baseboard`,
       heightsAlong(ground, points),
       boardMm,
     ),
@@ -147,7 +148,7 @@ export function profileDrawings(project: Project, { ground, outline }: TemplateS
   const sections = project.sections.map(({ name, id, from, to }) =>
     profileDrawing(
       `Section ${name || id}`,
-      `From its start to its end, ${Math.hypot(to[0] - from[0], to[1] - from[1]).toFixed(1)} mm; numbers are heights over the baseboard`,
+      `From its start to its end, ${decimals(Math.hypot(to[0] - from[0], to[1] - from[1]), 1)} mm; numbers are heights over the baseboard`,
       heightsAlong(ground, [from, to]),
       boardMm,
     ),

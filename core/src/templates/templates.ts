@@ -1,5 +1,6 @@
 import { boundsOf, outlineRings, type Point, type Polygon, ringsOf } from '../geometry/index.ts';
 import type { Project } from '../project/index.ts';
+import { decimals } from '../units/index.ts';
 import { boardDrawing } from './board.ts';
 import { type Drawing, inLines, NOTES_APART, type Page, ringAround, type Stroke, type Words } from './page.ts';
 import { pieceDrawing, roomiest } from './pieceDrawings.ts';
@@ -126,7 +127,7 @@ function guideDrawing(project: Project, source: TemplateSource, layer: TemplateL
     strong: true,
   }));
   const lines = [
-    `${layer.thicknessMm} mm thick, from ${layer.bottomMm.toFixed(1)} to ${layer.topMm.toFixed(1)} mm of foam over the baseboard`,
+    `${layer.thicknessMm} mm thick, from ${decimals(layer.bottomMm, 1)} to ${decimals(layer.topMm, 1)} mm of foam over the baseboard`,
     `Pieces: ${mine.map((piece) => `${piece.id}${piece.bedName ? ` (${piece.bedName})` : ''}`).join(', ')}`,
     `${layer.dowels.length ? `${layer.dowels.length} dowels into the layer below. ` : ''}${layer.works.join('. ')}`,
     'Thick line: this layer. Dashed: the layer above. Thin: the layer below. The back of the base is up.',

@@ -1,6 +1,7 @@
 export * from './amount.ts';
 export * from './chance.ts';
 export { power } from './fixedMath.ts';
+export { decimals, localeNow, plainNumber, speakLocale } from './locale.ts';
 export * from './measures.ts';
 export { grams, inWords, mm, mm2, type Said, saidOf, sentence } from './quantity.ts';
 export * from './readNumber.ts';

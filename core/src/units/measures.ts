@@ -1,3 +1,4 @@
+import { withSign } from './locale.ts';
 import { readNumber } from './readNumber.ts';
 import { bad, good, type Result } from './result.ts';
 
@@ -110,7 +111,7 @@ export function parseMeasure(kind: MeasureKind, text: string, system: UnitSystem
 
 const trim = (value: number, digits: number) => {
   const text = value.toFixed(digits);
-  return (text.includes('.') ? text.replace(/\.?0+$/, '') : text).replace(/^-0$/, '0');
+  return withSign((text.includes('.') ? text.replace(/\.?0+$/, '') : text).replace(/^-0$/, '0'));
 };
 
 function inches(mm: number): string {

@@ -4,6 +4,7 @@
  *
  * Within the core a quantity travels inside its sentence, between two characters of the private use area that no keyboard gives.
  */
+import { neutrally } from './locale.ts';
 import { formatMeasure, type MeasureKind, type UnitSystem } from './measures.ts';
 
 /** A sentence with gaps, `{0} lies {1} deep`, and what stands in them; lengths mm, areas mm2, volumes ml, masses g. */
@@ -43,12 +44,15 @@ export function sentence({ text, quantities }: Said, system: UnitSystem): string
   });
 }
 
-/** Sentences said in metric units, and apart from their figures (null where they have none). */
+/** Sentences said in metric units with a decimal point, by which findings are known again, and apart from their figures (null where they have none). */
 export function inWords<Key extends string>(
   sentences: Readonly<Record<Key, string>>,
 ): { metric: Record<Key, string>; said: Record<Key, Said> | null } {
   const keys = Object.keys(sentences) as Key[];
   const said = Object.fromEntries(keys.map((key) => [key, saidOf(sentences[key])])) as Record<Key, Said>;
-  const metric = Object.fromEntries(keys.map((key) => [key, sentence(said[key], 'metric')])) as Record<Key, string>;
+  const metric = Object.fromEntries(keys.map((key) => [key, neutrally(() => sentence(said[key], 'metric'))])) as Record<
+    Key,
+    string
+  >;
   return { metric, said: keys.some((key) => said[key].quantities.length > 0) ? said : null };
 }

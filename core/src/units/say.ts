@@ -1,7 +1,8 @@
 import type { Amount, Range } from './amount.ts';
+import { localeNow, withSign } from './locale.ts';
 import { formatMeasure, type UnitSystem } from './measures.ts';
 
-const round = (value: number, digits = 0) => value.toFixed(digits).replace(/\.0+$/, '');
+const round = (value: number, digits = 0) => withSign(value.toFixed(digits).replace(/\.0+$/, ''));
 
 /** Minutes as people say them: "25 min", "1 h 40 min". */
 export function sayMinutes(minutes: number): string {
@@ -19,12 +20,25 @@ export function sayHours(hours: number): string {
   return whole % 24 ? `${Math.floor(whole / 24)} d ${whole % 24} h` : `${whole / 24} d`;
 }
 
+/** Parts of "2027-03-11" or "2027-03-11T19:30" as the builder writes days. */
+export const sayDate = (wallClock: string, options: Intl.DateTimeFormatOptions): string =>
+  new Intl.DateTimeFormat(localeNow(), { ...options, timeZone: 'UTC' }).format(
+    new Date(`${wallClock.slice(0, 10)}T00:00Z`),
+  );
+
+/** "2027-03-11" or "2027-03-11T19:30" as "Thu 11 Mar". */
+export function sayDay(wallClock: string): string {
+  const one = (options: Intl.DateTimeFormatOptions) => sayDate(wallClock, options);
+  // Programs that draw from other tables of the same language put a comma here, or none.
+  return localeNow() === 'en-GB'
+    ? `${one({ weekday: 'short' })} ${one({ day: 'numeric' })} ${one({ month: 'short' })}`
+    : one({ weekday: 'short', day: 'numeric', month: 'short' });
+}
+
 /** "2027-03-11T19:30" as "Thu 11 Mar 19:30". */
 export function sayClock(wallClock: string): string {
-  const date = new Date(`${wallClock}:00Z`);
-  const part = (options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' }).format(date);
-  return `${part({ weekday: 'short' })} ${part({ day: 'numeric' })} ${part({ month: 'short' })} ${wallClock.slice(11)}`;
+  const time = new Intl.DateTimeFormat(localeNow(), { hour: '2-digit', minute: '2-digit', timeZone: 'UTC' });
+  return `${sayDay(wallClock)} ${time.format(new Date(`${wallClock}:00Z`))}`;
 }
 
 function sayOne(value: number, unit: Amount['unit'], system: UnitSystem): string {
@@ -45,7 +59,7 @@ export function sayAmount(
   const said = sayOne(likely, unit, system);
   if (Math.abs(high - low) < 1e-9) return { likely: said, range: '' };
   const [a, b] = [sayOne(low, unit, system), sayOne(high, unit, system)];
-  const tail = (text: string) => text.replace(/^[-\d./ ]+/, '');
+  const tail = (text: string) => text.replace(/^[-\d.,/ ]+/, '');
   return {
     likely: said,
     range:

@@ -1,3 +1,4 @@
+import { plainNumber } from './locale.ts';
 import { readNumber } from './readNumber.ts';
 import { bad, good, type Result } from './result.ts';
 
@@ -41,7 +42,7 @@ export function parseScale(text: string): Result<number> {
 }
 
 export const formatScale = (ratio: number | null): string =>
-  ratio === null ? 'no scale' : `1:${Number(ratio.toFixed(2))}`;
+  ratio === null ? 'no scale' : `1:${plainNumber(Number(ratio.toFixed(2)))}`;
 
 /** Model length in mm of a real length in mm. */
 export const toModelMm = (realMm: number, ratio: number): number => realMm / ratio;
@@ -66,7 +67,7 @@ export const scaleOf = (realMm: number, modelMm: number): number | null =>
 
 /** A real length in the unit it is spoken of in: `0.6 mm`, `45 cm`, `2.4 m`, `1.2 km`; three figures. */
 export function sayReal(realMm: number): string {
-  const digits = (value: number) => Number(value.toPrecision(3)).toString();
+  const digits = (value: number) => plainNumber(Number(value.toPrecision(3)));
   if (realMm < 10) return `${digits(realMm)} mm`;
   if (realMm < 1000) return `${digits(realMm / 10)} cm`;
   return realMm < 1e6 ? `${digits(realMm / 1000)} m` : `${digits(realMm / 1e6)} km`;

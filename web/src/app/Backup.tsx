@@ -1,3 +1,4 @@
+import { localeNow } from '@hosket/core';
 import { Archive, ArchiveRestore } from 'lucide-react';
 import { useState } from 'react';
 import { backUpAll, bringBack } from '../store/backup.ts';
@@ -13,7 +14,7 @@ const OFTEN_DAYS = 14;
 const DAY_MS = 86_400_000;
 
 const day = (at: number) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' }).format(at);
+  new Intl.DateTimeFormat(localeNow(), { day: 'numeric', month: 'long', year: 'numeric' }).format(at);
 const projects = (count: number) => `${count} ${count === 1 ? 'project' : 'projects'}`;
 
 /** All projects in one file, and back; `count` are here now. */

@@ -52,27 +52,38 @@ const handKeys: [string, string][] = [
   ['Arrow up and down in a field', 'one step; with Shift ten'],
 ];
 
+/** Every key there is, by where it acts. */
 export function Shortcuts({ commands }: { commands: readonly Command[] }) {
   const open = useShell((shell) => shell.shortcuts);
-  const rows = [
-    ...commands.filter(({ keys }) => keys).map(({ name, keys }) => [keys ?? '', name] as [string, string]),
-    ...handKeys,
+  const keyed = commands.flatMap(({ name, keys }) => (keys ? [[keys, name] as const] : []));
+  const draws = ([, name]: readonly [string, string]) => name.startsWith('Draw: ');
+  const groups: readonly (readonly [string, readonly (readonly [string, string])[]])[] = [
+    ['Everywhere', keyed.filter((one) => !draws(one))],
+    ['To draw', keyed.filter(draws)],
+    ['At the drawing', handKeys],
   ];
   return (
-    <Dialog open={open} onOpen={(shortcuts) => useShell.setState({ shortcuts })} title="Shortcuts">
+    <Dialog open={open} onOpen={(shortcuts) => useShell.setState({ shortcuts })} title="Keys">
       {/* Reached by Tab, so that it can be scrolled by keyboard. */}
-      <section tabIndex={open ? 0 : -1} aria-label="All shortcuts" className="max-h-[64vh] overflow-y-auto">
+      <section tabIndex={open ? 0 : -1} aria-label="All keys" className="max-h-[64vh] overflow-y-auto">
         <Table label="Keys">
-          <tbody>
-            {rows.map(([keys, name]) => (
-              <tr key={keys}>
-                <th scope="row" className="figure">
-                  {keys}
+          {groups.map(([title, rows]) => (
+            <tbody key={title}>
+              <tr>
+                <th scope="rowgroup" colSpan={2}>
+                  {title}
                 </th>
-                <td>{name}</td>
               </tr>
-            ))}
-          </tbody>
+              {rows.map(([keys, name]) => (
+                <tr key={keys}>
+                  <th scope="row" className="figure">
+                    {keys}
+                  </th>
+                  <td>{name}</td>
+                </tr>
+              ))}
+            </tbody>
+          ))}
         </Table>
       </section>
     </Dialog>

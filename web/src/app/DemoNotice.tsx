@@ -4,7 +4,7 @@ import { useView } from '../store/viewStore.ts';
 import { Button } from '../ui/Button.tsx';
 import { useShell } from './shellStore.ts';
 
-/** On a first start, in the top line, where it takes no room from the drawing: what this is, and the two ways on. */
+/** On a first start, in the top line, where it takes no room from the drawing: what this is, and the ways on. */
 export function DemoNotice() {
   const seen = useView((view) => view.demoNoticeSeen);
   const isDemo = useStore(projectStore, (state) => state.project?.name === 'Harl Quarry');
@@ -21,7 +21,10 @@ export function DemoNotice() {
       <Button tone="main" onClick={() => useShell.setState({ start: true })}>
         Start my own
       </Button>
-      <Button onClick={done}>Explore the demo</Button>
+      <Button onClick={() => useShell.setState({ walk: 0 })}>Walk me through</Button>
+      <Button tone="quiet" onClick={done}>
+        Explore the demo
+      </Button>
     </section>
   );
 }

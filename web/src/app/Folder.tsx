@@ -1,9 +1,10 @@
+import { localeNow } from '@hosket/core';
 import { FolderSync } from 'lucide-react';
 import { useStore } from 'zustand';
 import { askAgain, chooseFolder, folderStore, leaveFolder } from '../store/folder.ts';
 import { Button } from '../ui/Button.tsx';
 
-const clock = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);
+const clock = (at: number) => new Intl.DateTimeFormat(localeNow(), { hour: '2-digit', minute: '2-digit' }).format(at);
 
 /** The folder on disk that follows the projects, where the browser allows it; `onWrong` is told what goes wrong. */
 export function Folder({ onWrong }: { onWrong: (text: string) => void }) {

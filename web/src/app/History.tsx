@@ -1,4 +1,4 @@
-import { baseOutline, baseSize, isClosed, itemsOf, type Point, type Project, runOf } from '@hosket/core';
+import { baseOutline, baseSize, isClosed, itemsOf, localeNow, type Point, type Project, runOf } from '@hosket/core';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { linePath } from '../instruments/handling/paths.ts';
@@ -94,7 +94,7 @@ function States() {
 }
 
 const sayDay = (day: string): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+  new Intl.DateTimeFormat(localeNow(), { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
     new Date(`${day}T12:00:00Z`),
   );
 

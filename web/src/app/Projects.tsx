@@ -1,3 +1,4 @@
+import { localeNow } from '@hosket/core';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Copy, Download, FilePlus2, Trash2, Undo2, Upload } from 'lucide-react';
 import { useState } from 'react';
@@ -14,7 +15,9 @@ import { exportProject, exportRaw, importProject } from './files.ts';
 import { useShell } from './shellStore.ts';
 
 const when = (at: number) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(at);
+  new Intl.DateTimeFormat(localeNow(), { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(
+    at,
+  );
 
 /** All projects kept in this browser: open, copy, export, delete and bring back; start, import. */
 export function Projects() {

@@ -1,3 +1,4 @@
+import { decimals } from '@hosket/core';
 import { useEffect, useState } from 'react';
 import { Button } from '../ui/Button.tsx';
 
@@ -15,7 +16,7 @@ async function read(): Promise<Told | null> {
 }
 
 const megabytes = (mb: number) =>
-  mb >= 1000 ? `${(mb / 1000).toFixed(1)} GB` : `${mb < 10 ? mb.toFixed(1) : Math.round(mb)} MB`;
+  mb >= 1000 ? `${decimals(mb / 1000, 1)} GB` : `${mb < 10 ? decimals(mb, 1) : Math.round(mb)} MB`;
 
 /** How much room is used and free in this browser, and whether the browser may clear it when its own runs short. */
 export function Room() {

@@ -16,6 +16,7 @@ import { FilesBusy } from '../views/FilesBusy.tsx';
 import { CommandSearch, Shortcuts } from './CommandSearch.tsx';
 import { Core } from './Core.tsx';
 import { commandByKey, commandsFor } from './commands.ts';
+import { HelpCard } from './HelpCard.tsx';
 import { History } from './History.tsx';
 import { Missing } from './Missing.tsx';
 import { Notices } from './Notices.tsx';
@@ -23,6 +24,8 @@ import { Projects } from './Projects.tsx';
 import { Start } from './Start.tsx';
 import { useShell } from './shellStore.ts';
 import { TopLine } from './TopLine.tsx';
+import { Walk } from './Walk.tsx';
+import { Words } from './Words.tsx';
 
 /** Puts the project of the address on the bench, then lays the page out round it: line, core, view with take-off, section. */
 export function Shell() {
@@ -139,6 +142,9 @@ function Bench({ projectId }: { projectId: string }) {
       <Start />
       <CommandSearch commands={commands} />
       <Shortcuts commands={commands} />
+      <Words />
+      <Walk />
+      <HelpCard />
       <FilesBusy />
       <Messages />
     </div>

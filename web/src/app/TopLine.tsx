@@ -1,5 +1,6 @@
-import { baseSize, formatScale } from '@hosket/core';
-import { FolderOpen, History as HistoryIcon, Redo2, Search, Undo2 } from 'lucide-react';
+import { baseSize, formatScale, localeNow } from '@hosket/core';
+import { CircleHelp, FolderOpen, History as HistoryIcon, Redo2, Search, Undo2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import { useStore } from 'zustand';
 import { saveStore } from '../store/autosave.ts';
 import { redo, undo, useHistorySteps, useProject } from '../store/projectStore.ts';
@@ -56,7 +57,46 @@ export function TopLine() {
       <Button onClick={() => useShell.setState({ search: true })}>
         <Search size={14} aria-hidden /> Find a command <kbd className="figure text-xs text-muted">Ctrl K</kbd>
       </Button>
+      <HelpMenu />
     </header>
+  );
+}
+
+const helps = [
+  { name: 'What the words mean', keys: 'F1', open: { words: true } },
+  { name: 'Keys', keys: '?', open: { shortcuts: true } },
+  { name: 'A walk through the program', keys: '', open: { walk: 0 } },
+] as const;
+
+function HelpMenu() {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger
+        data-help-menu
+        aria-label="Help"
+        title="Help: words, keys, a walk"
+        className="inline-flex min-h-7 cursor-pointer items-center rounded-md border border-transparent px-1.5 hover:border-line"
+      >
+        <CircleHelp size={17} aria-hidden />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="z-50 rounded-md border border-line bg-sheet p-1 shadow-lg"
+        >
+          {helps.map(({ name, keys, open }) => (
+            <DropdownMenu.Item
+              key={name}
+              onSelect={() => useShell.setState(open)}
+              className="flex min-h-7 cursor-pointer items-center justify-between gap-6 rounded-md px-2.5 outline-none data-highlighted:bg-plaster"
+            >
+              {name} <kbd className="figure text-xs text-muted">{keys}</kbd>
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   );
 }
 
@@ -87,7 +127,7 @@ function PlanState() {
   );
 }
 
-const clock = (at: number) => new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(at);
+const clock = (at: number) => new Intl.DateTimeFormat(localeNow(), { hour: '2-digit', minute: '2-digit' }).format(at);
 
 function SaveStateText() {
   const save = useStore(saveStore, (state) => state.save);

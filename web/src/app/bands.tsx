@@ -6,7 +6,7 @@ import {
   itemsOf,
   type PlanReport,
   type Project,
-  sayClock,
+  sayDay,
 } from '@hosket/core';
 import type { ReactNode } from 'react';
 import type { useSay } from '../ui/Figures.tsx';
@@ -120,7 +120,7 @@ export const bands: readonly Band[] = [
     figure: (project, report) => {
       if (!hasGround(project)) return AFTER;
       if (!report) return 'working out';
-      return report.finish ? `dry ${sayClock(report.finish.likely).replace(/ \d\d:\d\d$/, '')}` : 'no bench hours';
+      return report.finish ? `dry ${sayDay(report.finish.likely)}` : 'no bench hours';
     },
     texture: (
       <g stroke="var(--ochre)" strokeWidth="2.5">

@@ -1,4 +1,4 @@
-import { type ItemKind, kindWords } from '@hosket/core';
+import { kindWords } from '@hosket/core';
 import type { NavigateFunction } from 'react-router';
 import { wholePlan } from '../instruments/handling/panZoom.ts';
 import { beginDrawing } from '../instruments/plan/drawing.ts';
@@ -7,7 +7,7 @@ import { projectStore, redo, undo } from '../store/projectStore.ts';
 import { changeTheme } from '../store/theme.ts';
 import { toggleSection, useView } from '../store/viewStore.ts';
 import { bringIn } from '../views/bringIn/bringStore.ts';
-import { allTools } from '../views/ground/toolGroups.ts';
+import { allTools, drawKeys } from '../views/ground/toolGroups.ts';
 import { askSuggestion } from '../worker/planStore.ts';
 import { bands } from './bands.tsx';
 import { exportProject, importProject } from './files.ts';
@@ -19,9 +19,6 @@ export interface Command {
   keys?: string;
   run: () => void;
 }
-
-/** The kinds drawn most often have keys of their own. */
-const drawKeys: Partial<Record<ItemKind, string>> = { contour: 'Alt+C', spot: 'Alt+S', pad: 'Alt+D', way: 'Alt+R' };
 
 /** Everything that can be asked for by name. */
 export function commandsFor(go: NavigateFunction, projectId: string): Command[] {
@@ -84,7 +81,9 @@ export function commandsFor(go: NavigateFunction, projectId: string): Command[] 
         if (project) exportProject(project);
       },
     },
-    { name: 'Shortcuts', keys: '?', run: () => useShell.setState({ shortcuts: true }) },
+    { name: 'Words, and what stands on this page', keys: 'F1', run: () => useShell.setState({ words: true }) },
+    { name: 'A walk through the program', run: () => useShell.setState({ walk: 0 }) },
+    { name: 'Keys', keys: '?', run: () => useShell.setState({ shortcuts: true }) },
   ];
 }
 

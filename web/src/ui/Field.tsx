@@ -1,5 +1,6 @@
-import { formatMeasure, type MeasureKind, parseMeasure, readNumber } from '@hosket/core';
+import { formatMeasure, type MeasureKind, parseMeasure, plainNumber, readNumber } from '@hosket/core';
 import { type KeyboardEvent, useId, useState } from 'react';
+import { useTold, Word } from './help/Word.tsx';
 import { useUnits } from './surroundings.ts';
 
 // Not react-hook-form: each field edits the open project by itself, with undo at once; there is no form that is sent.
@@ -38,6 +39,7 @@ export function ReadField<T>({
   type = 'text',
 }: TextProps<T>) {
   const id = useId();
+  const told = useTold(label);
   // What is being written belongs to the value it began from: a value changed from outside replaces it.
   const [draft, setDraft] = useState<{ of: string; written: string; why: string } | null>(null);
   const current = draft?.of === of ? draft : null;
@@ -68,6 +70,7 @@ export function ReadField<T>({
     onKeyDown: key,
     // While something is being written, undo belongs to the text and not to the project.
     'data-writing': current ? true : undefined,
+    'aria-description': told,
     'aria-invalid': why ? true : undefined,
     'aria-describedby': why ? `${id}-why` : undefined,
     className: `w-full rounded-md border bg-sheet px-2 py-0.5 text-sm ${why ? 'border-plum' : 'border-line'} ${narrow ? 'figure text-right' : ''}`,
@@ -75,7 +78,7 @@ export function ReadField<T>({
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-xs text-muted'}>
-        {label}
+        <Word>{label}</Word>
       </label>
       {lines ? (
         <textarea rows={lines} {...shared} onChange={(event) => write(event.target.value)} />
@@ -155,7 +158,7 @@ interface OrNoneProps {
 /** A measure that may be left open: an emptied field says what holds instead. */
 export function MeasureOrNoneField({ label, value, none, now, least, most, plain, onValue }: OrNoneProps) {
   const units = useUnits();
-  const show = (measure: number) => (plain ? String(measure) : formatMeasure('length', measure, units, 2));
+  const show = (measure: number) => (plain ? plainNumber(measure) : formatMeasure('length', measure, units, 2));
   const open = now === null || now === undefined ? none : `${none}, ${show(Math.round(now * 10) / 10)}`;
   return (
     <ReadField<number | null>
@@ -201,12 +204,13 @@ export function NumberField({ label, value, onValue, least, most, unit = '', who
       hideLabel={hideLabel}
       narrow
       inputMode={whole ? 'numeric' : 'decimal'}
-      text={unit ? `${value} ${unit}` : String(value)}
+      text={unit ? `${plainNumber(value)} ${unit}` : plainNumber(value)}
       read={(text) => {
         const number = readNumber(text.replace(unit, ''));
         if (!Number.isFinite(number)) return { ok: false, why: 'Write a number.' };
         if (whole && !Number.isInteger(number)) return { ok: false, why: 'Write a whole number.' };
-        if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };
+        if (number < least || number > most)
+          return { ok: false, why: `Between ${plainNumber(least)} and ${plainNumber(most)}.` };
         return { ok: true, value: number };
       }}
       onValue={onValue}
@@ -233,13 +237,14 @@ export function NumberOrNoneField({ label, unit, value, least, most, none = 'no 
       label={label}
       narrow
       inputMode="decimal"
-      text={value === null ? none : `${value} ${unit}`}
+      text={value === null ? none : `${plainNumber(value)} ${unit}`}
       read={(text) => {
         const clean = text.replace(unit, '').trim();
         if (!clean || clean === none) return { ok: true, value: null };
         const number = readNumber(clean);
         if (!Number.isFinite(number)) return { ok: false, why: 'Write a number, or leave it empty.' };
-        if (number < least || number > most) return { ok: false, why: `Between ${least} and ${most}.` };
+        if (number < least || number > most)
+          return { ok: false, why: `Between ${plainNumber(least)} and ${plainNumber(most)}.` };
         return { ok: true, value: number };
       }}
       onValue={onValue}
@@ -287,11 +292,12 @@ export function ChoiceField<T extends string>({ label, value, options, onValue, 
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'mb-0.5 block text-xs text-muted'}>
-        {label}
+        <Word>{label}</Word>
       </label>
       <select
         id={id}
         value={value}
+        aria-description={useTold(label)}
         onChange={(event) => onValue(event.target.value as T)}
         className="w-full rounded-md border border-line bg-sheet px-1.5 py-[3px] text-sm"
       >
@@ -322,8 +328,11 @@ export function TickField({ label, value, onValue }: TickProps) {
         className="size-4 accent-clay"
         checked={value}
         onChange={(event) => onValue(event.target.checked)}
+        aria-description={useTold(label)}
       />
-      {label}
+      <span>
+        <Word>{label}</Word>
+      </span>
     </label>
   );
 }

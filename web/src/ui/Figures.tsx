@@ -1,6 +1,7 @@
-import { type Amount, formatMeasure, sayAmount } from '@hosket/core';
+import { type Amount, formatMeasure, plainNumber, sayAmount } from '@hosket/core';
 import { Collapsible } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { Word } from './help/Word.tsx';
 import { OwnFigure } from './OwnFigure.tsx';
 import { useUnits } from './surroundings.ts';
 
@@ -27,7 +28,9 @@ export function Line({ name, remark, children }: { name: ReactNode; remark?: Rea
   return (
     <div className="flex items-baseline justify-between gap-3 border-b border-line py-1.5">
       <div className="min-w-0">
-        <div>{name}</div>
+        <div>
+          <Word>{name}</Word>
+        </div>
         {remark && <div className="text-xs text-muted">{remark}</div>}
       </div>
       <div className="shrink-0 text-right">{children}</div>
@@ -45,7 +48,7 @@ export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
     <Collapsible.Root className="border-b border-line py-1">
       <div className="flex items-baseline justify-between gap-3">
         <span className="min-w-0">
-          {name}{' '}
+          <Word>{name}</Word>{' '}
           <Collapsible.Trigger
             className="group cursor-pointer whitespace-nowrap text-xs text-muted underline decoration-line underline-offset-2 hover:text-graphite"
             aria-label={`Show working of ${name}`}
@@ -66,14 +69,14 @@ export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
           {inputs.map((input) => (
             <li key={input.name} className="flex justify-between gap-2">
               <span>{input.name}</span>
-              <Figure text={`${Number(input.value.toFixed(2))} ${input.unit}`} />
+              <Figure text={`${plainNumber(Number(input.value.toFixed(2)))} ${input.unit}`} />
             </li>
           ))}
           {coefficients.map((coefficient) => (
             <li key={coefficient.name} className="mt-1 border-t border-line pt-1">
               <span className="flex justify-between gap-2">
                 <span>{coefficient.name}</span>
-                <Figure text={`${coefficient.likely} ${coefficient.unit}`} />
+                <Figure text={`${plainNumber(coefficient.likely)} ${coefficient.unit}`} />
               </span>
               {coefficient.of && (
                 <span className="float-right ml-2">
@@ -81,11 +84,12 @@ export function AmountLine({ name, amount }: { name: string; amount: Amount }) {
                 </span>
               )}
               <span className="text-muted">
-                {coefficient.low}–{coefficient.high}; {coefficient.source.note} (
+                {plainNumber(coefficient.low)}–{plainNumber(coefficient.high)}; {coefficient.source.note} (
                 <span className={coefficient.source.kind === 'yours' ? 'text-clay' : ''}>
                   {coefficient.source.kind}
                 </span>
-                , {coefficient.source.confidence}){coefficient.shipped && `; shipped ${coefficient.shipped.likely}`}
+                , {coefficient.source.confidence})
+                {coefficient.shipped && `; shipped ${plainNumber(coefficient.shipped.likely)}`}
               </span>
             </li>
           ))}

@@ -1,4 +1,4 @@
-import { type Coefficient, type OwnValue, type Property, readNumber } from '@hosket/core';
+import { type Coefficient, type OwnValue, type Property, plainNumber, readNumber } from '@hosket/core';
 import { Popover } from 'radix-ui';
 import { use, useId, useState } from 'react';
 import { Button } from './Button.tsx';
@@ -61,9 +61,9 @@ interface FormProps {
 
 function FigureForm({ figure, onGive }: FormProps) {
   const [texts, setTexts] = useState({
-    low: String(figure.low),
-    likely: String(figure.likely),
-    high: String(figure.high),
+    low: plainNumber(figure.low),
+    likely: plainNumber(figure.likely),
+    high: plainNumber(figure.high),
   });
   const [note, setNote] = useState(figure.source.kind === 'yours' ? figure.source.note : '');
   const [why, setWhy] = useState('');

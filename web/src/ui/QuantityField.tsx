@@ -1,4 +1,4 @@
-import { formatMeasure, type PackUnit, parseMeasure, readNumber } from '@hosket/core';
+import { formatMeasure, type PackUnit, parseMeasure, plainNumber, readNumber } from '@hosket/core';
 import { ReadField } from './Field.tsx';
 import { useUnits } from './surroundings.ts';
 
@@ -21,7 +21,7 @@ interface Props {
 export function QuantityField({ label, unit, value, none, labelled = false, least = 0, most = 1e6, onValue }: Props) {
   const units = useUnits();
   const text =
-    value === null ? (none ?? '') : unit === 'each' ? String(value) : formatMeasure(kinds[unit], value, units, 2);
+    value === null ? (none ?? '') : unit === 'each' ? plainNumber(value) : formatMeasure(kinds[unit], value, units, 2);
   return (
     <ReadField<number | null>
       label={label}

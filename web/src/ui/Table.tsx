@@ -1,5 +1,6 @@
 /** Tables, all of one look: its head row, cells, numbers and chosen row are styled in `styles.css` under `.table`. */
 import { type ReactNode, useRef } from 'react';
+import { Word } from './help/Word.tsx';
 import { useOverflows } from './useOverflows.ts';
 
 /** A table; one that is wider than a phone scrolls by itself, by keys too, and the page does not. `caption` stands under it. */
@@ -29,7 +30,7 @@ export function Heads({ of }: { of: readonly HeadOf[] }) {
           const words = typeof head === 'string' ? head : head.number;
           return (
             <th key={words} scope="col" className={typeof head === 'string' ? undefined : 'number'}>
-              {words || <span className="sr-only">Actions</span>}
+              {words ? <Word>{words}</Word> : <span className="sr-only">Actions</span>}
             </th>
           );
         })}

@@ -10,6 +10,8 @@ export interface FigureOf {
 /** What fields and figures are told by the page that they stand on: they know no store themselves. */
 export interface Surroundings {
   units: UnitSystem;
+  /** The stage whose view they stand in: some words mean something of their own there. */
+  view?: string;
   /** Takes a figure of the builder's own, or the shipped one again; null where none can be corrected. */
   correct: ((figure: FigureOf, value: Omit<OwnValue, 'material' | 'property'> | null) => void) | null;
 }

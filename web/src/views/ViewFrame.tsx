@@ -1,9 +1,10 @@
 import { type Finding, hasGround } from '@hosket/core';
-import { type ReactNode, useEffect, useRef } from 'react';
+import { type ReactNode, use, useEffect, useMemo, useRef } from 'react';
 import { Link, useLocation } from 'react-router';
 import { useStore } from 'zustand';
 import { projectStore } from '../store/projectStore.ts';
 import { useView } from '../store/viewStore.ts';
+import { SurroundingsContext } from '../ui/surroundings.ts';
 import { useOverflows } from '../ui/useOverflows.ts';
 import { usePlan } from '../worker/planStore.ts';
 import { FindingItem } from './FindingItem.tsx';
@@ -40,50 +41,55 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills, too
   const long = useOverflows(aside);
   const { pathname } = useLocation();
   const bare = useStore(projectStore, ({ project }) => project !== null && !hasGround(project));
-  const next = bare ? nextSteps[pathname.split('/')[3] ?? ''] : undefined;
+  const view = pathname.split('/')[3] ?? '';
+  const next = bare ? nextSteps[view] : undefined;
+  const house = use(SurroundingsContext);
+  const here = useMemo(() => ({ ...house, view }), [house, view]);
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_260px] group-data-whole/window:grid-cols-1 max-[999px]:block min-[1200px]:grid-cols-[minmax(0,1fr)_286px]">
-      <main
-        tabIndex={fills ? undefined : 0}
-        className={`flex min-h-0 flex-col ${fills ? 'px-2 pt-1' : 'overflow-y-auto px-5 pt-2 pb-4'} max-[999px]:min-h-[480px]`}
-      >
-        <div
-          className={`flex items-center gap-x-3 ${ownTools ? 'group-data-whole/window:hidden' : ''} ${fills ? 'min-h-7 max-[999px]:flex-wrap' : 'mb-2 flex-wrap'}`}
+    <SurroundingsContext value={here}>
+      <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_260px] group-data-whole/window:grid-cols-1 max-[999px]:block min-[1200px]:grid-cols-[minmax(0,1fr)_286px]">
+        <main
+          tabIndex={fills ? undefined : 0}
+          className={`flex min-h-0 flex-col ${fills ? 'px-2 pt-1' : 'overflow-y-auto px-5 pt-2 pb-4'} max-[999px]:min-h-[480px]`}
         >
-          <h1 className="text-lg">{title}</h1>
-          {/* One line where the drawing fills the rest: a number that grows must not push it down. */}
-          <p
-            className={`min-w-0 flex-1 text-base text-muted ${fills ? 'min-[1000px]:truncate' : 'basis-72'}`}
-            title={fills && typeof answer === 'string' ? answer : undefined}
+          <div
+            className={`flex items-center gap-x-3 ${ownTools ? 'group-data-whole/window:hidden' : ''} ${fills ? 'min-h-7 max-[999px]:flex-wrap' : 'mb-2 flex-wrap'}`}
           >
-            {next ?? answer}
-          </p>
-          {next && (
-            <Link
-              to="../ground"
-              relative="path"
-              className="rounded-md border border-clay bg-clay px-2.5 py-0.5 text-sm text-on-clay"
+            <h1 className="text-lg">{title}</h1>
+            {/* One line where the drawing fills the rest: a number that grows must not push it down. */}
+            <p
+              className={`min-w-0 flex-1 text-base text-muted ${fills ? 'min-[1000px]:truncate' : 'basis-72'}`}
+              title={fills && typeof answer === 'string' ? answer : undefined}
             >
-              Draw the ground
-            </Link>
-          )}
-          {tools}
-          {fills && !ownTools && <WholeWindow />}
-        </div>
-        {children}
-      </main>
-      <aside
-        ref={aside}
-        // Where it is longer than the window it is scrolled by keys too.
-        tabIndex={long ? 0 : undefined}
-        aria-label={sideTitle}
-        className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-2 group-data-whole/window:hidden max-[999px]:border-l-0 max-[999px]:border-t"
-      >
-        <SideHeading title={sideTitle} />
-        <Findings />
-        {side}
-      </aside>
-    </div>
+              {next ?? answer}
+            </p>
+            {next && (
+              <Link
+                to="../ground"
+                relative="path"
+                className="rounded-md border border-clay bg-clay px-2.5 py-0.5 text-sm text-on-clay"
+              >
+                Draw the ground
+              </Link>
+            )}
+            {tools}
+            {fills && !ownTools && <WholeWindow />}
+          </div>
+          {children}
+        </main>
+        <aside
+          ref={aside}
+          // Where it is longer than the window it is scrolled by keys too.
+          tabIndex={long ? 0 : undefined}
+          aria-label={sideTitle}
+          className="min-h-0 overflow-y-auto border-l border-line bg-sheet px-4 pb-4 pt-2 group-data-whole/window:hidden max-[999px]:border-l-0 max-[999px]:border-t"
+        >
+          <SideHeading title={sideTitle} />
+          <Findings />
+          {side}
+        </aside>
+      </div>
+    </SurroundingsContext>
   );
 }
 

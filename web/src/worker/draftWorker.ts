@@ -1,8 +1,6 @@
+import './workerSetup.ts';
 import { createDrafter, DRAFT_NODES, type Project } from '@hosket/core';
-import { z } from 'zod';
 import { createPace } from './draftPace.ts';
-
-z.config({ jitless: true });
 
 const drafted = createDrafter();
 const pace = createPace(DRAFT_NODES);

@@ -1,7 +1,5 @@
+import './workerSetup.ts';
 import { compareScores, createSearch, type Layout, type NestProblem, type Search, toEnd } from '@hosket/core';
-import { z } from 'zod';
-
-z.config({ jitless: true });
 
 /** Asks for ever better layouts of some problems, from a seed. */
 export interface NestRequest {

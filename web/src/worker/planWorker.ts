@@ -1,3 +1,4 @@
+import './workerSetup.ts';
 import {
   createPlanner,
   type Drawn,
@@ -9,12 +10,9 @@ import {
   type School,
   suggestedZones,
 } from '@hosket/core';
-import { z } from 'zod';
 import { breath } from './breath.ts';
 import type { Fields, PlanAnswer, PlanRequest } from './messages.ts';
 import { patchOf } from './patch.ts';
-
-z.config({ jitless: true });
 
 const planner = createPlanner(undefined, () => performance.now());
 /** The newest request that nobody has begun to work on. */

@@ -1,9 +1,7 @@
+import './workerSetup.ts';
 import { createSetLister } from '@hosket/core';
-import { z } from 'zod';
 import { breath } from './breath.ts';
 import type { SetAnswer, SetRequest } from './messages.ts';
-
-z.config({ jitless: true });
 
 const lister = createSetLister();
 let newest = 0;

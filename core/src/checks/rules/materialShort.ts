@@ -1,7 +1,8 @@
+import { decimals } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 
 const amount = (value: number, unit: string) =>
-  `${value < 10 ? value.toFixed(1) : Math.round(value)} ${unit === 'each' ? 'pieces' : unit}`;
+  `${value < 10 ? decimals(value, 1) : Math.round(value)} ${unit === 'each' ? 'pieces' : unit}`;
 
 /** What is in the cupboard, but not enough of it. */
 export const materialShort: Rule = ({ shopping }) =>

@@ -1,4 +1,4 @@
-import { mm } from '../../units/index.ts';
+import { decimals, mm } from '../../units/index.ts';
 import type { Finding, Rule } from '../finding.ts';
 
 /** Figures and vehicles that would slide, rock or reach over the edge. */
@@ -18,7 +18,7 @@ export const slidingFigures: Rule = ({ project, judgements }) =>
           tiltDegrees === null
             ? `${on} reaches over the edge.`
             : tiltDegrees > most
-              ? `${on} would slide: it tilts ${tiltDegrees.toFixed(0)}°, at most ${most}° are wanted.`
+              ? `${on} would slide: it tilts ${decimals(tiltDegrees, 0)}°, at most ${most}° are wanted.`
               : `${on} would rock: the ground lies up to ${mm(unevenMm ?? 0)} off it.`,
         remedy: 'Move it, or put a pad under it.',
         itemId: id,

@@ -1,5 +1,5 @@
 import { nameOf } from '../../project/index.ts';
-import { mm } from '../../units/index.ts';
+import { decimals, mm } from '../../units/index.ts';
 import { onGround, type Rule } from '../finding.ts';
 import { sayGradient } from '../words.ts';
 
@@ -17,7 +17,7 @@ export const steepWays: Rule = ({ project, ground }) =>
         form.id,
         nameOf(form),
         'way-too-steep',
-        `${nameOf(form)} climbs ${((100 * climb) / ends.lengthMm).toFixed(1)} % (${sayGradient(climb / ends.lengthMm)}); its limit is ${form.gradientPercent} %.`,
+        `${nameOf(form)} climbs ${decimals((100 * climb) / ends.lengthMm, 1)} % (${sayGradient(climb / ends.lengthMm)}); its limit is ${form.gradientPercent} %.`,
         `Bring its ends ${mm(climb - limit * ends.lengthMm)} nearer in height${longer ? `, ${longer}raise the limit.` : ', or raise the limit.'}`,
       ),
     ];

@@ -1,3 +1,4 @@
+import { decimals } from '../../units/index.ts';
 import type { Rule } from '../finding.ts';
 
 /** A piece that falls over too easily on what it stands on. */
@@ -13,7 +14,7 @@ export const tipsOver: Rule = ({ balance, project }) => {
       message:
         degrees < 0
           ? `The finished piece does not stand on ${balance.on}: it falls to the ${towards}.`
-          : `Tilted ${degrees.toFixed(0)}° to the ${towards} the finished piece falls off ${balance.on}; ${project.support.leastTipDegrees}° are wanted.`,
+          : `Tilted ${decimals(degrees, 0)}° to the ${towards} the finished piece falls off ${balance.on}; ${project.support.leastTipDegrees}° are wanted.`,
       remedy: 'Take a larger plinth or board, lighter ground on the high side, or fix it down.',
     },
   ];

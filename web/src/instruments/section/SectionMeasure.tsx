@@ -1,4 +1,5 @@
 import type { SectionSample } from '@hosket/core';
+import { decimals } from '@hosket/core';
 import { useState } from 'react';
 import { useSay } from '../../ui/Figures.tsx';
 import { SectionGrip } from './SectionGrip.tsx';
@@ -21,7 +22,7 @@ export function SectionMeasure({ frame, samples, lengthMm }: Props) {
   const rise = height(b) - height(a);
   const run = Math.abs(b - a);
   const degrees = (Math.atan2(Math.abs(rise), run) * 180) / Math.PI;
-  const words = `${say.mm(run)} along, ${say.mm(Math.abs(rise))} ${rise * (b - a) < 0 ? 'down' : 'up'}, ${say.mm(Math.hypot(run, rise))} straight, ${degrees.toFixed(0)}°`;
+  const words = `${say.mm(run)} along, ${say.mm(Math.abs(rise))} ${rise * (b - a) < 0 ? 'down' : 'up'}, ${say.mm(Math.hypot(run, rise))} straight, ${decimals(degrees, 0)}°`;
   const [x0, y0, x1, y1] = [frame.across(a), frame.up(height(a)), frame.across(b), frame.up(height(b))];
   const grip = (which: 0 | 1) => {
     const set = (along: number) =>

@@ -12,6 +12,7 @@ import {
   useView,
 } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { savePicture } from '../handling/picture.ts';
 import { useSize } from '../handling/useSize.ts';
@@ -34,10 +35,16 @@ export function SectionStrip() {
   const section = useSection();
   const open = height > 0;
   return (
-    <section aria-label={`Section ${section.name}`} className="flex min-h-0 flex-col border-t border-line bg-sheet">
+    <section
+      data-testid="section-strip"
+      aria-label={`Section ${section.name}`}
+      className="flex min-h-0 flex-col border-t border-line bg-sheet"
+    >
       {open && <Grip band={band} height={height} />}
       <div className="flex min-h-7 flex-wrap items-center gap-x-3 px-4">
-        <h2 className="text-base">Section</h2>
+        <h2 className="text-base">
+          <Word>Section</Word>
+        </h2>
         <SectionChoice />
         {open && (
           <>

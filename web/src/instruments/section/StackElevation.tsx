@@ -1,4 +1,5 @@
 import type { StackReport } from '@hosket/core';
+import { decimals } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { pickItem, pickLayer, usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
@@ -144,7 +145,7 @@ export function StackElevation({ stack }: { stack: StackReport }) {
                 <text x={end} y={y + 4} fontSize={12.5} textAnchor="end" className="figure" fill={color}>
                   {level.work === 'flush'
                     ? 'flush'
-                    : `${level.work} ${unit === 'mm' ? level.workMm.toFixed(1) : short(level.workMm)}`}
+                    : `${level.work} ${unit === 'mm' ? decimals(level.workMm, 1) : short(level.workMm)}`}
                 </text>
               </g>
             );

@@ -1,4 +1,4 @@
-import { familiarSizes, formatScale, sayReal, sheetMm, sheetsWorth } from '@hosket/core';
+import { decimals, familiarSizes, formatScale, sayReal, sheetMm, sheetsWorth } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
@@ -30,7 +30,7 @@ export function Allows() {
       {worth !== null && (
         <Line name="Worth, as priced">
           <span className="figure">
-            {worth.toFixed(2)} {project.currency}
+            {decimals(worth, 2)} {project.currency}
           </span>
         </Line>
       )}

@@ -16,6 +16,7 @@ import {
 import { useState } from 'react';
 import { edit } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { OpeningFields } from './OpeningFields.tsx';
 
 const kindWords: Record<BaseShape['kind'], string> = {
@@ -32,7 +33,7 @@ export function BaseFields({ project }: { project: Project }) {
   const { shape } = project.base;
   return (
     <fieldset className="grid grid-cols-2 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">Base</legend>
+      <Legend>Base</Legend>
       <ChoiceField
         label="Shape"
         value={shape.kind}

@@ -2,6 +2,7 @@ import { boardAreaMm2, boardOfKind, boards, fieldLimits, type Project, underMm }
 import { edit } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
 import { useSay } from '../../ui/Figures.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { BoardHoles } from './BoardHoles.tsx';
 
 export function Air({ project }: { project: Project }) {
@@ -9,7 +10,7 @@ export function Air({ project }: { project: Project }) {
   const change = (next: Partial<Project['air']>) => edit((p) => ({ ...p, air: { ...p.air, ...next } }));
   return (
     <fieldset className="grid grid-cols-3 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">Bench air</legend>
+      <Legend>Bench air</Legend>
       <MeasureField
         label="Temperature"
         kind="temperature"
@@ -48,7 +49,7 @@ export function Board({ project }: { project: Project }) {
   const there = board.material !== 'none';
   return (
     <fieldset className="grid grid-cols-2 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">What it stands on</legend>
+      <Legend>What it stands on</Legend>
       <ChoiceField
         label="Baseboard"
         value={board.material}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { edit } from '../../store/projectStore.ts';
 import { MeasureField, NumberField, ReadField, TickField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 /** A smaller scale for the distance with the line where it begins, and a converter between real and model. */
 export function DistanceFields({ project }: { project: Project }) {
@@ -11,7 +12,7 @@ export function DistanceFields({ project }: { project: Project }) {
   const change = (next: Project['distance']) => edit((p) => ({ ...p, distance: next }));
   return (
     <fieldset className="grid grid-cols-3 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">Distance and sizes</legend>
+      <Legend>Distance and sizes</Legend>
       <div className="col-span-3">
         <TickField
           label="The distance is built at a smaller scale"

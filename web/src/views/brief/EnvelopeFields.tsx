@@ -1,6 +1,7 @@
 import { baseSize, type Envelope, fieldLimits, type Project } from '@hosket/core';
 import { edit } from '../../store/projectStore.ts';
 import { MeasureField, MeasureOrNoneField, TickField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 type Box = NonNullable<Envelope['box']>;
 const change = (next: Partial<Envelope>) => edit((p) => ({ ...p, envelope: { ...p.envelope, ...next } }));
@@ -20,7 +21,7 @@ export function EnvelopeFields({ project }: { project: Project }) {
   });
   return (
     <fieldset className="grid grid-cols-3 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">Room to fit into</legend>
+      <Legend>Room to fit into</Legend>
       <div className="col-span-3">
         <TickField
           label="It goes into a box or cabinet"

@@ -16,6 +16,7 @@ import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { ChoiceField, MeasureField, NumberField, NumberOrNoneField, TickField, WordsField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 
 const change = (next: Partial<Limits>) => edit((p) => ({ ...p, limits: { ...p.limits, ...next } }));
@@ -26,7 +27,7 @@ export function LimitsFields({ project }: { project: Project }) {
   const { dueDate, sureOf, weightG, cost, benchHours, rules } = project.limits;
   return (
     <fieldset className="grid grid-cols-2 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">Limits</legend>
+      <Legend>Limits</Legend>
       <DayField label="Finished by" value={dueDate} onValue={(day) => change({ dueDate: day })} />
       <NumberField
         label="How sure of the date"

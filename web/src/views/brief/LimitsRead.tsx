@@ -1,5 +1,6 @@
 import { limitIn } from '@hosket/core';
 import { Check, CircleHelp, X } from 'lucide-react';
+import { Word } from '../../ui/help/Word.tsx';
 import { useUnits } from '../../ui/surroundings.ts';
 import { usePlan } from '../../worker/planStore.ts';
 
@@ -16,7 +17,9 @@ export function LimitsRead() {
   if (!limits?.length) return null;
   return (
     <section className="mt-3" aria-label="Limits and rules">
-      <h3 className="text-sm text-muted">Limits and rules</h3>
+      <h3 className="text-sm text-muted">
+        <Word>Limits and rules</Word>
+      </h3>
       <ul>
         {limits.map((limit) => {
           const { id, kept } = limit;

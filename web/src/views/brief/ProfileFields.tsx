@@ -15,6 +15,7 @@ import { ProfileDrawing } from '../../instruments/section/ProfileDrawing.tsx';
 import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, WordsField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 /** The named profiles of the set: heights along an edge, and what runs over it. */
 export function ProfileFields({ project }: { project: Project }) {
@@ -39,7 +40,7 @@ export function ProfileFields({ project }: { project: Project }) {
   };
   return (
     <fieldset className="mt-4">
-      <legend className="mb-1 text-sm font-semibold">Edge profiles</legend>
+      <Legend under>Edge profiles</Legend>
       <div className="mb-2 flex flex-wrap items-end gap-2">
         {profile && (
           <div className="w-[180px]">

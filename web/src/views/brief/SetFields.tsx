@@ -18,6 +18,8 @@ import { edit } from '../../store/projectStore.ts';
 import { pickItem } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
+import { Word } from '../../ui/help/Word.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { ProfileFields } from './ProfileFields.tsx';
 
@@ -34,7 +36,9 @@ export function SetFields({ project }: { project: Project }) {
   const add = (bare: boolean) => edit((p) => addTile(p, bare).project);
   return (
     <section aria-label="Tiles and storeys" className="my-5">
-      <h2 className="mb-1 text-base">Tiles and storeys</h2>
+      <h2 className="mb-1 text-base">
+        <Word>Tiles and storeys</Word>
+      </h2>
       <p className="mb-2 text-sm text-muted">
         {project.tiles.length
           ? 'Everything drawn belongs to the open tile. Sides with the same profile meet, whichever tiles they belong to.'
@@ -93,7 +97,7 @@ function TileFields({ project }: { project: Project }) {
   const put = (by: Partial<NonNullable<Tile['place']>>) => place && set(tile.id, { place: { ...place, ...by } });
   return (
     <fieldset className="grid grid-cols-4 content-start gap-2">
-      <legend className="mb-1 text-sm font-semibold">Open tile</legend>
+      <Legend under>Open tile</Legend>
       <div className="col-span-2">
         <WordsField label="Name of the tile" required value={tile.name} onValue={(name) => set(tile.id, { name })} />
       </div>

@@ -5,6 +5,7 @@ import { addDerived } from '../../store/library.ts';
 import { projectNow } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField } from '../../ui/Field.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
 /** A small project to try the work on, derived from this one. */
@@ -17,7 +18,9 @@ export function TestPiece() {
   };
   return (
     <section aria-label="Test piece" className="mt-5">
-      <h2 className="mb-1 text-base">Test piece</h2>
+      <h2 className="mb-1 text-base">
+        <Word>Test piece</Word>
+      </h2>
       <p className="mb-2 max-w-prose text-sm text-muted">
         A small project of its own with a strip of every cover, a joint and a slope as steep as this ground is in the
         mean, from the same sheets: try glue, skin and colour on it before they go on the real thing.

@@ -1,12 +1,13 @@
 import { formatScale, namedScales, type Project, parseScale } from '@hosket/core';
 import { edit } from '../../store/projectStore.ts';
 import { ChoiceField, ReadField, WordsField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 /** What it is called, its scale, notes. */
 export function WorkFields({ project }: { project: Project }) {
   return (
     <fieldset className="grid grid-cols-2 content-start gap-3">
-      <legend className="mb-1 font-head text-base font-semibold">The work</legend>
+      <Legend>The work</Legend>
       <WordsField label="Name" required value={project.name} onValue={(name) => edit((p) => ({ ...p, name }))} />
       <ReadField
         label="Scale (1:87, a name, or empty)"

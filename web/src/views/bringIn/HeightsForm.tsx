@@ -1,3 +1,4 @@
+import { decimals } from '@hosket/core';
 import type { HeightGrid } from '@hosket/formats';
 import { useState } from 'react';
 import { edit } from '../../store/projectStore.ts';
@@ -27,7 +28,8 @@ export function HeightsForm({ name, grid, onDone }: Props) {
   return (
     <div>
       <p>
-        <strong>{name}</strong>: {columns} by {rows} heights from {low.toFixed(1)} to {high.toFixed(1)}, {cell} {unit}
+        <strong>{name}</strong>: {columns} by {rows} heights from {decimals(low, 1)} to {decimals(high, 1)}, {cell}{' '}
+        {unit}
         {cell === 1 ? '' : 's'} apart.
       </p>
       <Notes notes={notes} />

@@ -1,6 +1,7 @@
 import { cutTools, fieldLimits, kerfMmOf, type Project } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, MeasureOrNoneField, NumberField, TickField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 type Cutting = Project['cutting'];
 const change = (next: Partial<Cutting>) => edit((p) => ({ ...p, cutting: { ...p.cutting, ...next } }));
@@ -73,7 +74,7 @@ export function CutForm() {
         />
       </Group>
       <fieldset className="mb-4">
-        <legend className="mb-1 font-head text-base">Sheets with a grain</legend>
+        <Legend>Sheets with a grain</Legend>
         <p className="mb-1 text-xs text-muted">
           Pieces on them lie along the grain or turned half round, whatever is chosen above.
         </p>
@@ -81,7 +82,7 @@ export function CutForm() {
           {sheets.map((sheet) => (
             <TickField
               key={sheet.id}
-              label={sheet.name || sheet.id}
+              label={`${sheet.name || sheet.id} has a grain`}
               value={sheet.grain}
               onValue={(grain) =>
                 edit((p) => ({
@@ -137,7 +138,7 @@ export function CutForm() {
 function Group({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <fieldset className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(190px,1fr))] gap-3">
-      <legend className="mb-1 font-head text-base">{title}</legend>
+      <Legend>{title}</Legend>
       {children}
     </fieldset>
   );

@@ -1,7 +1,8 @@
-import { deferral, type PlanReport, sayMinutes, thicknessOf } from '@hosket/core';
+import { decimals, deferral, type PlanReport, sayMinutes, thicknessOf } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 
 /** What the layout comes to: sheets, yield, waste, and how long each tool takes. */
 export function CutTakeoff({ report }: { report: PlanReport }) {
@@ -21,7 +22,7 @@ export function CutTakeoff({ report }: { report: PlanReport }) {
         </Line>
       ))}
       <Line name="Pieces" remark="of the area of what they lie on">
-        <Figure text={`${cutting.yieldPercent.toFixed(0)} %`} />
+        <Figure text={`${decimals(cutting.yieldPercent, 0)} %`} />
       </Line>
       <Line name="Offcuts left" remark="worth keeping">
         <Figure text={say.area(cutting.leftMm2)} />
@@ -29,7 +30,9 @@ export function CutTakeoff({ report }: { report: PlanReport }) {
       <Line name="Waste">
         <Figure text={say.area(cutting.wasteMm2)} />
       </Line>
-      <h3 className="mt-3 text-sm">Cut length and minutes by tool</h3>
+      <h3 className="mt-3 text-sm">
+        <Word>Cut length and minutes by tool</Word>
+      </h3>
       {cutting.tools.map(({ tool, lengthMm, minutes }) => (
         <Line key={tool} name={tool} remark={say.mm(Math.round(lengthMm))}>
           <Figure text={sayMinutes(minutes.likely)} />

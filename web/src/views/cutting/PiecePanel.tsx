@@ -14,6 +14,7 @@ import { pickPiece } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField, TickField } from '../../ui/Field.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { useNest } from '../../worker/nestStore.ts';
 import { usePlan } from '../../worker/planStore.ts';
 import { place, togglePinned } from './placing.ts';
@@ -84,7 +85,7 @@ function Lies({ report, piece }: { report: PlanReport; piece: PieceReport }) {
   };
   return (
     <fieldset disabled={running || piece.state === 'cut'} className="mt-2 grid grid-cols-2 gap-2">
-      <legend className="mb-1 text-sm font-semibold">Where it lies</legend>
+      <Legend under>Where it lies</Legend>
       <div className="col-span-2">
         <ChoiceField
           label="On"

@@ -2,6 +2,7 @@ import { type PlanReport, ringSize, toolLimits } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { pickPiece, usePicked } from '../../store/viewStore.ts';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
 
 const heads = [
@@ -76,7 +77,9 @@ export function PiecesPage({ report: { cutting } }: { report: PlanReport }) {
       </p>
       {cutting.seams.length > 0 && (
         <section aria-label="Seams" className="mt-3">
-          <h2 className="mb-1 text-base">Seams</h2>
+          <h2 className="mb-1 text-base">
+            <Word>Seams</Word>
+          </h2>
           <ul className="text-sm">
             {cutting.seams.map((seam) => (
               <li

@@ -1,3 +1,4 @@
+import { decimals } from '@hosket/core';
 /** How well the sheets in use are filled, over the seconds of a search. */
 export function SearchCurve({
   curve,
@@ -14,14 +15,14 @@ export function SearchCurve({
   const y = (percent: number) => height - 2 - ((percent - lowest) / (highest - lowest)) * (height - 4);
   const steps = curve.map(({ seconds: s, percent }, k) => `${k ? `H${x(s)}V` : `M${x(s)} `}${y(percent)}`).join('');
   const [first, last] = [curve[0].percent, curve[curve.length - 1].percent];
-  const said = `Filled as far as pieces reach: ${first.toFixed(1)} % at first, ${last.toFixed(1)} % now`;
+  const said = `Filled as far as pieces reach: ${decimals(first, 1)} % at first, ${decimals(last, 1)} % now`;
   return (
     <span className="flex items-center gap-1.5 text-xs text-muted">
       <svg width={width} height={height} role="img" aria-label={said}>
         <path d={`${steps}H${width - 1}`} fill="none" stroke="var(--clay)" strokeWidth={1.6} />
       </svg>
       <span className="figure">
-        {first.toFixed(0)} → {last.toFixed(1)} % filled
+        {decimals(first, 0)} → {decimals(last, 1)} % filled
       </span>
     </span>
   );

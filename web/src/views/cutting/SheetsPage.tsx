@@ -1,4 +1,4 @@
-import { clashesOn, dropLayout, movePolygon, type PlanReport } from '@hosket/core';
+import { clashesOn, dropLayout, localeNow, movePolygon, type PlanReport } from '@hosket/core';
 import { Play, RotateCcw, Square } from 'lucide-react';
 import { type BenchPiece, SheetBench } from '../../instruments/paper/SheetBench.tsx';
 import { edit, useProject } from '../../store/projectStore.ts';
@@ -87,9 +87,9 @@ function Search({ report: { cutting } }: { report: PlanReport }) {
       )}
       <span className="figure text-sm" role="status" aria-label="Search for a layout">
         {nest.running
-          ? `${Math.floor(nest.seconds)} s, ${nest.tries.toLocaleString('en')} tries, better ${nest.better} ${nest.better === 1 ? 'time' : 'times'}`
+          ? `${Math.floor(nest.seconds)} s, ${nest.tries.toLocaleString(localeNow())} tries, better ${nest.better} ${nest.better === 1 ? 'time' : 'times'}`
           : nest.ended
-            ? `${nest.ended} ${nest.better ? `Better ${nest.better} ${nest.better === 1 ? 'time' : 'times'}` : 'No better one'} in ${nest.tries.toLocaleString('en')} tries.`
+            ? `${nest.ended} ${nest.better ? `Better ${nest.better} ${nest.better === 1 ? 'time' : 'times'}` : 'No better one'} in ${nest.tries.toLocaleString(localeNow())} tries.`
             : cutting.kept
               ? 'The layout is kept.'
               : 'A first layout, laid quickly.'}

@@ -2,6 +2,7 @@ import { type Project, sayMinutes, type Weekday } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, ReadField } from '../../ui/Field.tsx';
 import { Figure, Line } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { Table } from '../../ui/Table.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
@@ -80,7 +81,7 @@ function DayRow({ day, bench }: { day: Weekday; bench: Bench }) {
   return (
     <tr>
       <th scope="row" className="first-letter:uppercase">
-        {day}
+        <Word of={`Hours on ${day}`}>{day}</Word>
       </th>
       <td>
         <ReadField

@@ -1,4 +1,4 @@
-import { type PlanReport, sayClock, wallClock } from '@hosket/core';
+import { type PlanReport, sayDate, wallClock } from '@hosket/core';
 import { useSize } from '../../instruments/handling/useSize.ts';
 
 const ROW = 24;
@@ -38,9 +38,10 @@ export function Timeline({ report }: { report: PlanReport }) {
               />
               {d % every === 0 && d < days && (
                 <text x={x(first + d * DAY) + 3} y={14} fontSize={11} fill="var(--muted)">
-                  {sayClock(wallClock(report.startDate, first + d * DAY))
-                    .replace(/ \d\d:\d\d$/, '')
-                    .replace(/^(\w+) (\d+) (\w+)$/, every === 1 && perDay < 62 ? '$1 $2' : '$2 $3')}
+                  {sayDate(wallClock(report.startDate, first + d * DAY), {
+                    day: 'numeric',
+                    ...(every === 1 && perDay < 62 ? { weekday: 'short' } : { month: 'short' }),
+                  })}
                 </text>
               )}
             </g>

@@ -4,6 +4,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField, TickField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 /** What was brought in and stays: heights under the marks, a picture under the plan. */
 export function BroughtIn() {
@@ -27,7 +28,7 @@ function TerrainFields({ terrain }: { terrain: Terrain }) {
   ] as const;
   return (
     <fieldset className="mt-4">
-      <legend className="mb-1 font-head text-base font-semibold">Heights brought in</legend>
+      <Legend>Heights brought in</Legend>
       <p className="mb-2 text-xs text-muted">
         {terrain.name}, {terrain.columns} by {terrain.rows}
       </p>
@@ -96,7 +97,7 @@ function UnderlayFields({ underlay }: { underlay: Underlay }) {
   };
   return (
     <fieldset className="mt-4">
-      <legend className="mb-1 font-head text-base font-semibold">Picture under the plan</legend>
+      <Legend>Picture under the plan</Legend>
       <p className="mb-2 text-xs text-muted">{underlay.name}</p>
       <div className="grid grid-cols-2 gap-2">
         <ChoiceField

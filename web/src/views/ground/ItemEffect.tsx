@@ -1,4 +1,4 @@
-import { type Item, type PlanReport, sayGradient } from '@hosket/core';
+import { decimals, type Item, type PlanReport, sayGradient } from '@hosket/core';
 import { lookAt } from '../../instruments/handling/panZoom.ts';
 import { showPlace } from '../../store/viewStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
@@ -78,7 +78,7 @@ export function ItemEffect({ item }: { item: Item }) {
   if (zone)
     return (
       <Effect title="What it covers">
-        <Line name="From above" remark={`${zone.percent.toFixed(1)} % of the base`}>
+        <Line name="From above" remark={`${decimals(zone.percent, 1)} % of the base`}>
           <Figure text={say.area(zone.planMm2)} />
         </Line>
         <Line name="Along the slope">
@@ -94,7 +94,7 @@ export function ItemEffect({ item }: { item: Item }) {
           name="Gradient"
           remark={`${sayGradient(built.gradientPercent / 100)} over ${say.mm(built.lengthMm)}${built.limitPercent === null ? '' : `, at most ${built.limitPercent} %`}`}
         >
-          <Figure text={`${Math.abs(built.gradientPercent).toFixed(1)} %`} />
+          <Figure text={`${decimals(Math.abs(built.gradientPercent), 1)} %`} />
         </Line>
       )}
       <Line name="Ground changed">
@@ -107,7 +107,7 @@ export function ItemEffect({ item }: { item: Item }) {
         <Figure text={say.volume(built.fillMl)} />
       </Line>
       <Line name="Steepest of it">
-        <Figure text={`${built.steepestDegrees.toFixed(0)}°`} />
+        <Figure text={`${decimals(built.steepestDegrees, 0)}°`} />
       </Line>
     </Effect>
   );

@@ -1,7 +1,8 @@
-import { type Point, sayGradient } from '@hosket/core';
+import { decimals, type Point, sayGradient } from '@hosket/core';
 import { lookAt } from '../../instruments/handling/panZoom.ts';
 import { pickItem, showPlace, useView } from '../../store/viewStore.ts';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
 const leadTo = (at: Point) => {
@@ -23,13 +24,15 @@ export function Places() {
   );
   return (
     <>
-      <h2 className="mb-1 text-base">The ground</h2>
+      <h2 className="mb-1 text-base">
+        <Word>The ground</Word>
+      </h2>
       <Lead name="Highest" to={() => leadTo(ground.highestAt)} text={say.mm(ground.highestMm)} />
       <Lead name="Lowest" to={() => leadTo(ground.lowestAt)} text={say.mm(ground.lowestMm)} />
       <Line name="Plan area">
         <Figure text={say.area(ground.planMm2)} />
       </Line>
-      <Line name="True surface" remark={`mean slope ${ground.meanSlopeDegrees.toFixed(0)}°`}>
+      <Line name="True surface" remark={`mean slope ${decimals(ground.meanSlopeDegrees, 0)}°`}>
         <Figure text={say.area(ground.trueMm2)} />
       </Line>
       <Line name="Volume">
@@ -49,7 +52,7 @@ export function Places() {
                 name={name}
                 remark={`${sayGradient(percent / 100)}, at most ${limitPercent} %${over ? ': too steep' : ''}`}
                 to={() => pickItem(id)}
-                text={`${percent.toFixed(1)} %`}
+                text={`${decimals(percent, 1)} %`}
               />
             );
           })}
@@ -79,7 +82,7 @@ export function Places() {
             key={baseMm}
             name={`on a ${baseMm} mm base`}
             to={() => useView.setState({ shading: 'standing', figureMm: baseMm })}
-            text={`${percent.toFixed(0)} %`}
+            text={`${decimals(percent, 0)} %`}
           />
         ))}
         {judgements.figures.map(({ id, name, tiltDegrees, stands }) => (
@@ -88,7 +91,7 @@ export function Places() {
             name={name}
             remark={stands ? 'stands' : 'does not stand'}
             to={() => pickItem(id)}
-            text={tiltDegrees === null ? 'over the edge' : `${tiltDegrees.toFixed(0)}°`}
+            text={tiltDegrees === null ? 'over the edge' : `${decimals(tiltDegrees, 0)}°`}
           />
         ))}
       </List>
@@ -127,7 +130,9 @@ export function Places() {
 function List({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <section className="mt-3" aria-label={title}>
-      <h3 className="text-sm text-muted">{title}</h3>
+      <h3 className="text-sm text-muted">
+        <Word>{title}</Word>
+      </h3>
       {children}
     </section>
   );

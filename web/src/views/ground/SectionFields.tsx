@@ -2,6 +2,7 @@ import { baseSize, changeSection } from '@hosket/core';
 import { useSection } from '../../instruments/section/sectionLine.ts';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { MeasureField, WordsField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 /** The shown section's name, and the ends of its line as numbers: what dragging them does. */
 export function SectionFields() {
@@ -14,7 +15,7 @@ export function SectionFields() {
   ] as const;
   return (
     <fieldset className="mt-4">
-      <legend className="mb-1 font-head text-base font-semibold">Section {section.name}</legend>
+      <Legend>Section {section.name}</Legend>
       <div className="mb-2">
         <WordsField
           label="Name of the section"

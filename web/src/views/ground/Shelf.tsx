@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useSize } from '../../instruments/handling/useSize.ts';
 import { beginDrawing, carry, useDrawing } from '../../instruments/plan/drawing.ts';
 import { useView } from '../../store/viewStore.ts';
-import { allTools, inReach, toolGroups, toolsFor } from './toolGroups.ts';
+import { allTools, drawKeys, inReach, toolGroups, toolsFor } from './toolGroups.ts';
 import { ToolSign } from './toolSigns.tsx';
 
 const TOOL_PX = 40;
@@ -31,10 +31,12 @@ interface ToolProps {
 function Tool({ kind, wide, onTake }: ToolProps) {
   const chosen = useDrawing((drawing) => drawing.kind === kind);
   const { title, about } = kindWords[kind];
+  const key = drawKeys[kind];
   return (
     <button
       type="button"
-      title={`${about} Press, then draw; or drag it onto the plan.`}
+      title={`${about} Press${key ? ` (or ${key})` : ''}, then draw; or drag it onto the plan.`}
+      aria-keyshortcuts={key}
       aria-pressed={chosen}
       style={{ height: TOOL_PX }}
       className={`flex touch-none cursor-pointer items-center rounded-md border border-transparent text-xs leading-none tracking-tight hover:border-line aria-pressed:border-clay aria-pressed:bg-sheet ${wide ? 'gap-2 px-2 text-left' : 'w-full shrink-0 flex-col justify-center gap-0.5 max-[999px]:w-[70px]'}`}
@@ -54,6 +56,7 @@ function Tool({ kind, wide, onTake }: ToolProps) {
     >
       <ToolSign kind={kind} />
       {title}
+      {wide && key && <kbd className="figure text-muted">{key}</kbd>}
     </button>
   );
 }

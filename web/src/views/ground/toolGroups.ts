@@ -48,3 +48,15 @@ export function toolsFor(typed: string): ItemKind[] {
     ...allTools.filter((kind) => !named.includes(kind) && kindWords[kind].about.toLowerCase().includes(words)),
   ];
 }
+
+/** The kinds drawn most often have keys of their own, told where they are pressed. */
+export const drawKeys: Readonly<Partial<Record<ItemKind, string>>> = {
+  contour: 'Alt+C',
+  spot: 'Alt+S',
+  pad: 'Alt+D',
+  mound: 'Alt+M',
+  way: 'Alt+R',
+  channel: 'Alt+B',
+  rock: 'Alt+K',
+  tree: 'Alt+T',
+};

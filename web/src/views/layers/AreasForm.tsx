@@ -13,6 +13,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, NumberField, WordsField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 
 const sourceKey = (of: BuildArea['of']) =>
   of.kind === 'zone' ? `zone:${of.id ?? ''}` : of.kind === 'landform' ? `landform:${of.id}` : 'steeper';
@@ -36,7 +37,9 @@ export function AreasForm({ report }: { report: PlanReport }) {
   ];
   return (
     <section aria-label="Areas">
-      <h2 className="mb-1 font-head text-base font-semibold">Areas built in a way of their own</h2>
+      <h2 className="mb-1 font-head text-base font-semibold">
+        <Word>Areas built in a way of their own</Word>
+      </h2>
       {areas.map((area) => {
         const set = (next: Partial<BuildArea>) =>
           put(areas.map((other) => (other.id === area.id ? { ...other, ...next } : other)));

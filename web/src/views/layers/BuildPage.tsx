@@ -2,6 +2,7 @@ import { fieldLimits, hollowings, type PlanReport, type Project } from '@hosket/
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberOrNoneField, TickField } from '../../ui/Field.tsx';
 import { useSay } from '../../ui/Figures.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { AreasForm } from './AreasForm.tsx';
 
 type Stacking = Project['stacking'];
@@ -24,7 +25,7 @@ export function BuildPage({ report }: { report: PlanReport }) {
     <div className="grid gap-x-8 gap-y-5">
       <AreasForm report={report} />
       <fieldset className="grid grid-cols-3 gap-3">
-        <legend className="mb-1 font-head text-base font-semibold">Hollow inside</legend>
+        <Legend>Hollow inside</Legend>
         <div className="col-span-3 max-w-[380px]">
           <ChoiceField
             label="Layers are"
@@ -73,7 +74,7 @@ export function BuildPage({ report }: { report: PlanReport }) {
         )}
       </fieldset>
       <fieldset className="grid grid-cols-3 gap-3">
-        <legend className="mb-1 font-head text-base font-semibold">Tools</legend>
+        <Legend>Tools</Legend>
         <div className="self-end pb-1">
           <TickField
             label="A bench wire slices sheets"
@@ -124,7 +125,7 @@ export function BuildPage({ report }: { report: PlanReport }) {
         </span>
       </fieldset>
       <fieldset className="grid grid-cols-3 gap-3">
-        <legend className="mb-1 font-head text-base font-semibold">At most</legend>
+        <Legend>At most</Legend>
         <NumberOrNoneField
           label="Layers"
           unit="layers"

@@ -1,4 +1,4 @@
-import { type ProposalReport, type SchoolReport, sayClock, sayHours, sayMinutes } from '@hosket/core';
+import { decimals, type ProposalReport, type SchoolReport, sayClock, sayHours, sayMinutes } from '@hosket/core';
 import { useEffect } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -48,7 +48,7 @@ export function Compare({ offers, onLeave }: Props) {
     ['paste dry after', ({ pasteDryHours }) => sayHours(pasteDryHours.likely)],
     ['hands-on', ({ handsOnMin }) => sayMinutes(handsOnMin)],
     ['foam weighs', ({ foamMassG }) => say.mass(foamMassG.likely)],
-    ['sheets and paste', ({ money }) => (money === null ? 'not priced' : `${money.toFixed(2)} ${project.currency}`)],
+    ['sheets and paste', ({ money }) => (money === null ? 'not priced' : `${decimals(money, 2)} ${project.currency}`)],
     ['dry base', ({ finish }) => (finish ? sayClock(finish.likely) : 'no bench hours')],
   ];
   return (

@@ -1,4 +1,4 @@
-import { chooseAgain, type StackReport } from '@hosket/core';
+import { chooseAgain, decimals, type StackReport } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useSay } from '../../ui/Figures.tsx';
@@ -21,7 +21,7 @@ export function CostAgainstBest({ stack }: { stack: StackReport }) {
   const fill = totals.fillMl - best.totals.fillMl;
   if (differs(fill, 1)) parts.push(`${signed(fill, say.volume)} to fill`);
   const money = totals.bought - best.totals.bought;
-  if (differs(money, 0.005)) parts.push(`${signed(money, (size) => size.toFixed(2))} ${currency} to buy`);
+  if (differs(money, 0.005)) parts.push(`${signed(money, (size) => decimals(size, 2))} ${currency} to buy`);
   const how = stack.byHand ? 'By hand' : pins ? `${pins} pinned` : `Chosen for ${stacking.wish}`;
   return (
     <div

@@ -12,6 +12,7 @@ import {
 } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, NumberField, TickField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 
 type Costs = Project['stacking']['costs'];
 type Figure = Exclude<keyof Costs, 'tool' | 'fillByPaste'>;
@@ -116,7 +117,7 @@ export function CostsPage({ stack }: { stack: StackReport }) {
 function CostFields({ group: { title, figures }, costs }: { group: Group; costs: Costs }) {
   return (
     <fieldset className="grid max-w-[840px] grid-cols-4 items-end gap-3 max-[699px]:grid-cols-2">
-      <legend className="mb-1 font-head text-base font-semibold">{title}</legend>
+      <Legend>{title}</Legend>
       {figures.map(([key, label]) => (
         <NumberField
           key={key}

@@ -19,6 +19,7 @@ import { pickLayer, useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureOrNoneField } from '../../ui/Field.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
 import { layerName } from './layerNames.ts';
 
@@ -80,7 +81,9 @@ export function LayerPanel({ stack, layer }: Props) {
       <Line name="From one sheet">{layer.fitsWhole ? 'yes, whole' : 'no, with a seam'}</Line>
       {layer.works.length > 0 && (
         <>
-          <h3 className="mt-3 text-base">Rooms in it</h3>
+          <h3 className="mt-3 text-base">
+            <Word>Rooms in it</Word>
+          </h3>
           <ul aria-label="Rooms in this layer" className="text-sm">
             {layer.works.map((work) => (
               <li key={`${work.roomId} ${work.how}`} className="border-b border-line py-1 first-letter:uppercase">
@@ -106,7 +109,9 @@ function SettingOut({ layer }: { layer: LayerReport }) {
   const stray = Math.max(0, ...sets.map(({ strayMm }) => strayMm));
   return (
     <section aria-label="Measures to transfer" className="mt-4">
-      <h3 className="mb-1 text-base">Measures to transfer</h3>
+      <h3 className="mb-1 text-base">
+        <Word>Measures to transfer</Word>
+      </h3>
       <Table>
         <Heads of={['At', { number: 'From the left' }, { number: 'From the front' }]} />
         <tbody>
@@ -152,7 +157,9 @@ function ByHand({ stack, layer, project }: Props & { project: Project }) {
   };
   return (
     <section aria-label="By hand" className="mt-4">
-      <h3 className="mb-1 text-base">By hand</h3>
+      <h3 className="mb-1 text-base">
+        <Word>By hand</Word>
+      </h3>
       <div className="flex flex-wrap gap-1">
         <Button
           aria-pressed={pinned}

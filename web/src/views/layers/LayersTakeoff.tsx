@@ -1,4 +1,5 @@
 import {
+  decimals,
   deferral,
   fieldLimits,
   glues,
@@ -12,6 +13,8 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { AmountLine, Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
 type Stacking = Project['stacking'];
@@ -47,7 +50,7 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
       )}
       {school.totals.bought > 0 && (
         <Line name="To buy, by area">
-          <Figure text={`${school.totals.bought.toFixed(2)} ${currency}`} />
+          <Figure text={`${decimals(school.totals.bought, 2)} ${currency}`} />
         </Line>
       )}
       <Line
@@ -67,14 +70,16 @@ export function LayersTakeoff({ stack: school }: { stack: StackReport }) {
         }
       />
       <p className="mt-1 text-xs text-muted">{deferral}</p>
-      <h3 className="mt-4 text-base">Joints</h3>
+      <h3 className="mt-4 text-base">
+        <Word>Joints</Word>
+      </h3>
       {report?.joints.map((joint) => (
         <Line key={joint.joint} name={joint.between} remark={`hold ${sayHours(joint.workable.likely)}`}>
           <Figure text={`dry ${sayHours(joint.dry.likely)}`} />
         </Line>
       ))}
       <fieldset className="mt-4 grid grid-cols-2 gap-2">
-        <legend className="mb-1 font-head text-base font-semibold">How it is chosen</legend>
+        <Legend>How it is chosen</Legend>
         <div className="col-span-2">
           <ChoiceField
             label="Glue in the joints"
@@ -114,7 +119,7 @@ function SheetsWorth({ school }: { school: SchoolReport }) {
   if (!worth) return null;
   return (
     <Line name="These sheets are worth" remark="whole sheets, as priced in Brief">
-      <Figure text={`${worth.toFixed(2)} ${project.currency}`} />
+      <Figure text={`${decimals(worth, 2)} ${project.currency}`} />
     </Line>
   );
 }

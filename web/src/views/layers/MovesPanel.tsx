@@ -4,6 +4,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
 const USUAL_GIVE_MM = 3;
@@ -22,7 +23,9 @@ export function MovesPanel() {
   return (
     <section aria-label="Levels onto joints" className="mb-4 border border-line bg-sheet px-3 py-2">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <h2 className="font-head text-base font-semibold">Levels onto joints</h2>
+        <h2 className="font-head text-base font-semibold">
+          <Word>Levels onto joints</Word>
+        </h2>
         <div className="flex items-end gap-2">
           <div className="w-28">
             <MeasureField label="Each up or down by" value={byMm} least={0.1} most={200} onValue={setByMm} />
@@ -106,7 +109,9 @@ function Proposed({ moves }: { moves: MovesReport }) {
                 checked={!left.includes(itemId)}
                 onChange={() => setLeft(left.includes(itemId) ? left.filter((id) => id !== itemId) : [...left, itemId])}
               />
-              {text}
+              <span>
+                <Word>{text}</Word>
+              </span>
             </label>
           </li>
         ))}

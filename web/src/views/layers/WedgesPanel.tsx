@@ -3,6 +3,7 @@ import { edit } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField } from '../../ui/Field.tsx';
 import { useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 
 type Wedges = NonNullable<PlanReport['wedges']>;
 const set = (wedges: Wedges['on']) => edit((p) => ({ ...p, stacking: { ...p.stacking, wedges: wedges ?? undefined } }));
@@ -19,7 +20,9 @@ export function WedgesPanel({ wedges }: { wedges: Wedges | null }) {
   return (
     <section aria-label="Foam in deep steps" className="mb-4 border border-line bg-sheet px-3 py-2">
       <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
-        <h2 className="font-head text-base font-semibold">Foam in deep steps</h2>
+        <h2 className="font-head text-base font-semibold">
+          <Word>Foam in deep steps</Word>
+        </h2>
         {on && (
           <div className="flex items-end gap-2">
             <div className="w-32">

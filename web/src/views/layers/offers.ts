@@ -1,4 +1,4 @@
-import { type Criterion, type HandLayer, type ProposalReport, type School, sayHours } from '@hosket/core';
+import { type Criterion, decimals, type HandLayer, type ProposalReport, type School, sayHours } from '@hosket/core';
 
 /** What stacks are drawn and sorted by. */
 export type Measure = Criterion | 'dryHours' | 'costMin';
@@ -32,7 +32,7 @@ export function sayMeasure(key: Measure, value: number, say: Say, currency: stri
     case 'layers':
       return String(value);
     case 'bought':
-      return `${value.toFixed(2)} ${currency}`;
+      return `${decimals(value, 2)} ${currency}`;
     case 'dryHours':
       return sayHours(value);
     case 'massG':

@@ -5,6 +5,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, WordsField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { TraceDialog } from './TraceDialog.tsx';
 
 const put = (next: (offcuts: Offcut[]) => Offcut[]) => edit((p) => ({ ...p, offcuts: next(p.offcuts) }));
@@ -28,7 +29,9 @@ export function Offcuts() {
     ]);
   return (
     <section aria-label="Offcuts" className="mt-4">
-      <h2 className="mb-1 text-base">Offcuts</h2>
+      <h2 className="mb-1 text-base">
+        <Word>Offcuts</Word>
+      </h2>
       {!offcuts.length && (
         <p className="mb-1 text-sm text-muted">None are kept yet. Offcuts are taken before sheets.</p>
       )}

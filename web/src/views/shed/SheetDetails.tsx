@@ -1,13 +1,16 @@
 import { changeSheet, fieldLimits, type Sheet, type SheetLimit, toleranceClasses } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField, TickField, WordsField } from '../../ui/Field.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 
 /** What the table has no room for: tolerance, where it is kept, whether more can be bought, where it may lie, what it is made of. */
 export function SheetDetails() {
   const { sheets } = useProject();
   return (
     <section aria-label="More about each kind" className="mt-4">
-      <h2 className="mb-1 text-base">More about each kind</h2>
+      <h2 className="mb-1 text-base">
+        <Word>More about each kind</Word>
+      </h2>
       {sheets.map((sheet) => (
         <Details key={sheet.id} sheet={sheet} />
       ))}

@@ -4,6 +4,7 @@ import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, MeasureField, NumberField, ReadField, WordsField } from '../../ui/Field.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
 
 const materials = [
@@ -23,7 +24,9 @@ export function SheetTable() {
   const heads = ['Name', 'Foam', 'Sold as', 'Measured', 'Width', 'Length', 'Sheets', `Each, ${currency}`, ''];
   return (
     <section aria-label="Sheets in the shed" className="mt-2">
-      <h2 className="mb-1 text-base">Sheets in the shed</h2>
+      <h2 className="mb-1 text-base">
+        <Word>Sheets in the shed</Word>
+      </h2>
       <Table>
         <Heads of={heads} />
         <tbody>

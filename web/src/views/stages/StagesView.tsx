@@ -1,3 +1,4 @@
+import { decimals } from '@hosket/core';
 import { Heads, Table } from '../../ui/Table.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 
@@ -9,7 +10,11 @@ export function StagesView() {
       <h1 className="text-xl">Stages</h1>
       <p className="mb-2 text-base text-muted">
         {stages.filter(({ how }) => how === 'ran').length} of {stages.length} ran for the newest plan, in{' '}
-        {stages.reduce((sum, { ms }) => sum + ms, 0).toFixed(0)} ms.
+        {decimals(
+          stages.reduce((sum, { ms }) => sum + ms, 0),
+          0,
+        )}{' '}
+        ms.
       </p>
       <Table label="Stages of the newest plan">
         <Heads of={['Stage', 'What became of it', { number: 'ms' }, { number: 'Longest piece, ms' }]} />
@@ -18,8 +23,8 @@ export function StagesView() {
             <tr key={name} className={how === 'ran' ? undefined : 'text-muted'}>
               <th scope="row">{name}</th>
               <td>{how}</td>
-              <td className="figure number">{how === 'ran' ? ms.toFixed(1) : ''}</td>
-              <td className="figure number">{how === 'ran' ? longestMs.toFixed(1) : ''}</td>
+              <td className="figure number">{how === 'ran' ? decimals(ms, 1) : ''}</td>
+              <td className="figure number">{how === 'ran' ? decimals(longestMs, 1) : ''}</td>
             </tr>
           ))}
         </tbody>

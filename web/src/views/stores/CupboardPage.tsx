@@ -1,4 +1,5 @@
 import {
+  decimals,
   freeId,
   putStoreItem,
   removeStoreItem,
@@ -30,6 +31,7 @@ import { Button } from '../../ui/Button.tsx';
 import { DayField } from '../../ui/DayField.tsx';
 import { ChoiceField, WordsField } from '../../ui/Field.tsx';
 import { Figure } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Table } from '../../ui/Table.tsx';
 import { AddToCupboard } from './AddToCupboard.tsx';
@@ -130,7 +132,9 @@ export function CupboardPage({ list }: { list: ShoppingList }) {
                       className="inline-flex cursor-pointer items-center gap-0.5 whitespace-nowrap hover:text-graphite"
                       onClick={() => header.column.toggleSorting()}
                     >
-                      <table.FlexRender header={header} />
+                      <Word of={String(header.column.columnDef.header)}>
+                        <table.FlexRender header={header} />
+                      </Word>
                       {sorted === 'asc' && <ArrowUp size={12} aria-hidden />}
                       {sorted === 'desc' && <ArrowDown size={12} aria-hidden />}
                     </button>
@@ -256,7 +260,7 @@ function Row({ row }: { row: StoreRow }) {
           {line && line.short > 1e-9 && !line.buy && <span className="block text-xs text-muted">no pack known</span>}
         </td>
         <td className="number">
-          {line?.buy?.cost != null && <Figure text={`${line.buy.cost.toFixed(2)} ${currency}`} />}
+          {line?.buy?.cost != null && <Figure text={`${decimals(line.buy.cost, 2)} ${currency}`} />}
         </td>
         <td className="number">{line && line.left > 0 && <Figure text={sayQuantity(line.left, unit, units)} />}</td>
         <td>

@@ -13,6 +13,8 @@ import { useState } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ChoiceField, NumberField, NumberOrNoneField, WordsField } from '../../ui/Field.tsx';
+import { Word } from '../../ui/help/Word.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
 
@@ -23,7 +25,9 @@ export function PacksTable({ shopping }: { shopping: readonly ShoppingLine[] }) 
   const names = new Map(shopping.map(({ material, name }) => [material, name]));
   return (
     <section aria-label="Packs and prices" className="mt-5">
-      <h2 className="mb-1 text-base">Packs and prices</h2>
+      <h2 className="mb-1 text-base">
+        <Word>Packs and prices</Word>
+      </h2>
       {stores.packs.length > 0 && (
         <Table label="Packs">
           <Heads of={['Material', 'Colour or grade', 'Pack', 'Unit', `Price, ${currency}`, 'Where it is sold', '']} />
@@ -107,7 +111,7 @@ function NewPack({ shopping }: { shopping: readonly ShoppingLine[] }) {
   const unit = line?.buy?.of[0]?.offer.unit ?? line?.unit ?? 'g';
   return (
     <fieldset className="flex flex-wrap items-end gap-2">
-      <legend className="mb-1 text-xs text-muted">A pack as you can get it, with its price:</legend>
+      <Legend under>A pack as you can get it, with its price:</Legend>
       <ChoiceField
         label="Material of the pack"
         value={key}

@@ -1,4 +1,12 @@
-import { changeSheet, fieldLimits, formatMeasure, type Sheet, type SheetNeed, thicknessOf } from '@hosket/core';
+import {
+  changeSheet,
+  decimals,
+  fieldLimits,
+  formatMeasure,
+  type Sheet,
+  type SheetNeed,
+  thicknessOf,
+} from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { useView } from '../../store/viewStore.ts';
 import { NumberField } from '../../ui/Field.tsx';
@@ -48,7 +56,7 @@ export function ShedRows({ needs, wanted, columns }: { needs: readonly SheetNeed
             <td className="number">{need && <Figure text={String(need.needed)} />}</td>
             <td className="number">{need && need.toBuy > 0 && <Figure text={String(need.toBuy)} />}</td>
             <td className="number">
-              {need?.cost != null && need.toBuy > 0 && <Figure text={`${need.cost.toFixed(2)} ${currency}`} />}
+              {need?.cost != null && need.toBuy > 0 && <Figure text={`${decimals(need.cost, 2)} ${currency}`} />}
             </td>
             <td className="number">
               {need && sheet.count + need.toBuy > need.needed && (

@@ -1,4 +1,5 @@
 import {
+  decimals,
   formatMeasure,
   type Purchase,
   type ShoppingLine,
@@ -78,7 +79,7 @@ export function ShoppingPage({ list }: { list: ShoppingList }) {
             <Figure text={`${count}`} /> of {needed}
             {cost !== null && (
               <>
-                , <Figure text={`${cost.toFixed(2)} ${project.currency}`} />
+                , <Figure text={`${decimals(cost, 2)} ${project.currency}`} />
               </>
             )}
           </li>
@@ -103,7 +104,7 @@ function ToBuy({ line }: { line: ShoppingLine }) {
   const units = useView((view) => view.units);
   const { buy, others, unit, wanted, inStock, left } = line;
   const said = (value: number) => sayQuantity(value, unit, units);
-  const cost = (one: Purchase) => (one.cost === null ? '' : `, ${one.cost.toFixed(2)} ${currency}`);
+  const cost = (one: Purchase) => (one.cost === null ? '' : `, ${decimals(one.cost, 2)} ${currency}`);
   return (
     <li className="border-b border-line pb-1.5 text-sm">
       <div className="flex items-baseline justify-between gap-3">

@@ -1,7 +1,8 @@
-import { fieldLimits, type PlanReport, sayMinutes } from '@hosket/core';
+import { decimals, fieldLimits, type PlanReport, sayMinutes } from '@hosket/core';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureField, NumberField } from '../../ui/Field.tsx';
 import { Figure, Line, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 
 /** Weight against its limit, cost, time, and how the finished piece stands. */
 export function StoresTakeoff({ report }: { report: PlanReport }) {
@@ -19,7 +20,14 @@ export function StoresTakeoff({ report }: { report: PlanReport }) {
       </Line>
       <Line name="What is used of it costs" remark="as far as it is priced">
         <Figure
-          text={used.length ? `${used.reduce((sum, one) => sum + one, 0).toFixed(2)} ${currency}` : 'no prices yet'}
+          text={
+            used.length
+              ? `${decimals(
+                  used.reduce((sum, one) => sum + one, 0),
+                  2,
+                )} ${currency}`
+              : 'no prices yet'
+          }
         />
         {limit(limits.cost === null ? null : `${limits.cost} ${currency}`)}
       </Line>
@@ -27,7 +35,9 @@ export function StoresTakeoff({ report }: { report: PlanReport }) {
         <Figure text={sayMinutes(breakdown.reduce((sum, { minutes }) => sum + minutes, 0))} />
         {limit(limits.benchHours === null ? null : `${limits.benchHours} h`)}
       </Line>
-      <h3 className="mt-4 mb-1 text-sm font-semibold">How it stands</h3>
+      <h3 className="mt-4 mb-1 text-sm font-semibold">
+        <Word>How it stands</Word>
+      </h3>
       <ChoiceField
         label="On"
         value={support.on}
@@ -90,19 +100,19 @@ export function StoresTakeoff({ report }: { report: PlanReport }) {
               name={`Falls to the ${balance.tip.towards} when tilted`}
               remark={balance.safe ? 'stands safely' : 'too easily'}
             >
-              <Figure text={`${balance.tip.degrees.toFixed(0)}°`} />
+              <Figure text={`${decimals(balance.tip.degrees, 0)}°`} />
             </Line>
           )}
           {balance.hooks && (
             <>
               <Line name="Each of two hooks carries">
-                <Figure text={`${balance.hooks.carriesN.toFixed(1)} N`} />
+                <Figure text={`${decimals(balance.hooks.carriesN, 1)} N`} />
               </Line>
               <Line
                 name="and is pulled out by"
                 remark="take hooks rated for several times that, and follow their maker"
               >
-                <Figure text={`${balance.hooks.pulledN.toFixed(1)} N`} />
+                <Figure text={`${decimals(balance.hooks.pulledN, 1)} N`} />
               </Line>
             </>
           )}

@@ -1,4 +1,5 @@
 import type { PlanReport, Project, ShoppingList } from '@hosket/core';
+import { decimals } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { type StoresPage, storesPages, useView } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
@@ -88,7 +89,7 @@ function answerOf(
   const cost = costOf(list);
   const buy = all ? `${all} ${all === 1 ? 'thing' : 'things'} to buy` : 'Nothing to buy';
   const forAll = list.tiles.length > 1 ? ` for ${list.tiles.length} tiles` : '';
-  const priced = cost === null ? '' : `, ${cost.toFixed(2)} ${currency} as far as it is priced`;
+  const priced = cost === null ? '' : `, ${decimals(cost, 2)} ${currency} as far as it is priced`;
   return `${buy}${forAll}${priced}; ${weighs(tiles.length ? tile.name : 'the piece')}`;
 }
 

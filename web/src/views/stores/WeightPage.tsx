@@ -1,4 +1,4 @@
-import { type Advice, adviceOf, type PartRead, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
+import { type Advice, adviceOf, decimals, type PartRead, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
 import { useMemo } from 'react';
 import { Bar, BarChart, CartesianGrid, Tooltip, XAxis, YAxis } from 'recharts';
 import { useSize } from '../../instruments/handling/useSize.ts';
@@ -47,7 +47,7 @@ export function WeightPage({ report }: { report: PlanReport }) {
                 {massG.likely > 0 && <Figure text={`${say.mass(massG.low)}–${say.mass(massG.high)}`} />}
               </td>
               <td className="number">
-                {money !== null && <Figure text={`${money.toFixed(2)} ${project.currency}`} />}
+                {money !== null && <Figure text={`${decimals(money, 2)} ${project.currency}`} />}
               </td>
               <td className="number">{minutes > 0 && <Figure text={sayMinutes(minutes)} />}</td>
             </tr>
@@ -73,7 +73,7 @@ function Told({ of, advice }: { of: Advice['of']; advice: readonly Advice[] }) {
   const say = useSay();
   if (!advice.length) return null;
   const amount = (value: number) =>
-    of === 'heavy' ? say.mass(value) : of === 'dear' ? `${value.toFixed(2)} ${currency}` : sayHours(value);
+    of === 'heavy' ? say.mass(value) : of === 'dear' ? `${decimals(value, 2)} ${currency}` : sayHours(value);
   return (
     <section className="mt-3">
       <h2 className="text-base">{titles[of]}</h2>
@@ -81,7 +81,7 @@ function Told({ of, advice }: { of: Advice['of']; advice: readonly Advice[] }) {
         {advice.map(({ part, value, sharePercent, instead }) => (
           <li key={part} className="border-b border-line py-1">
             <strong>{partWords(part)}</strong>: <Figure text={amount(value)} />
-            {of !== 'slow' && ` (${sharePercent.toFixed(0)} % of it)`}
+            {of !== 'slow' && ` (${decimals(sharePercent, 0)} % of it)`}
             {of === 'slow' && ' until it is dry'}
             {instead && (
               <span className="text-muted">

@@ -1,6 +1,7 @@
 import { type Coat, catalogueOf, fieldLimits, type Operation, operations, operationWords, tools } from '@hosket/core';
 import { useProject } from '../../store/projectStore.ts';
 import { ChoiceField, MeasureOrNoneField, NumberField, NumberOrNoneField, WordsField } from '../../ui/Field.tsx';
+import { Legend } from '../../ui/Legend.tsx';
 import { RuleConditions } from './RuleConditions.tsx';
 
 /** All that can be said of one coat; what does not go with its operation is not asked. */
@@ -20,7 +21,7 @@ export function CoatFields({ coat, onChange }: { coat: Coat; onChange: (change: 
   const counted = form === 'counted';
   return (
     <fieldset className="grid grid-cols-2 gap-2">
-      <legend className="mb-1 text-sm font-semibold">{title}</legend>
+      <Legend under>{title}</Legend>
       <ChoiceField
         label="Operation"
         value={coat.operation}

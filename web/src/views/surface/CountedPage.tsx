@@ -1,4 +1,13 @@
-import { type Count, fieldLimits, freeId, type ItemKind, kindWords, type PlanReport, rowKinds } from '@hosket/core';
+import {
+  type Count,
+  decimals,
+  fieldLimits,
+  freeId,
+  type ItemKind,
+  kindWords,
+  type PlanReport,
+  rowKinds,
+} from '@hosket/core';
 import { Plus, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { beginDrawing } from '../../instruments/plan/drawing.ts';
@@ -7,6 +16,7 @@ import { pickItem } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MeasureField, NumberField, WordsField } from '../../ui/Field.tsx';
 import { Figure, useSay } from '../../ui/Figures.tsx';
+import { Word } from '../../ui/help/Word.tsx';
 import { Heads, Table } from '../../ui/Table.tsx';
 
 const beginnings: Record<Count['kind'], (id: string) => Count> = {
@@ -53,7 +63,9 @@ export function CountedPage({ report }: { report: PlanReport }) {
     <div className="grid gap-4">
       <section aria-label="Rows on the ground">
         <div className="mb-1 flex flex-wrap items-center gap-2">
-          <h2 className="text-base">Rows on the ground</h2>
+          <h2 className="text-base">
+            <Word>Rows on the ground</Word>
+          </h2>
           <span className="flex-1" />
           {rowKinds.map((kind) => (
             <Button key={kind} onClick={() => draw(kind)}>
@@ -71,7 +83,9 @@ export function CountedPage({ report }: { report: PlanReport }) {
       </section>
       <section aria-label="Counted without being drawn">
         <div className="mb-1 flex flex-wrap items-center gap-2">
-          <h2 className="text-base">Counted without being drawn</h2>
+          <h2 className="text-base">
+            <Word>Counted without being drawn</Word>
+          </h2>
           <span className="flex-1" />
           {(Object.keys(titles) as Count['kind'][]).map((kind) => (
             <Button key={kind} onClick={() => add(kind)}>
@@ -245,7 +259,7 @@ function CountFields({ count, report }: { count: Count; report: PlanReport }) {
       </div>
       {step?.materials.map(({ name, amount }) => (
         <p key={name} className="mt-1 text-sm">
-          <Figure text={amount.unit === 'g' ? `${amount.likely.toFixed(1)} g` : String(amount.likely)} />{' '}
+          <Figure text={amount.unit === 'g' ? `${decimals(amount.likely, 1)} g` : String(amount.likely)} />{' '}
           {name.toLowerCase()} <span className="text-xs text-muted">({amount.working.expression})</span>
         </p>
       ))}

@@ -1,4 +1,4 @@
-import { compareGlues, type Glue, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
+import { compareGlues, decimals, type Glue, type PlanReport, sayHours, sayMinutes } from '@hosket/core';
 import { useMemo } from 'react';
 import { edit, useProject } from '../../store/projectStore.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -57,7 +57,7 @@ export function GluesTable({ report }: { report: PlanReport }) {
               </td>
               {priced && (
                 <td className="number">
-                  <Figure text={money === null ? 'no price' : `${money.toFixed(2)} ${project.currency}`} />
+                  <Figure text={money === null ? 'no price' : `${decimals(money, 2)} ${project.currency}`} />
                 </td>
               )}
               <td className="number">

@@ -1,4 +1,4 @@
-import { deferral, type PlanReport, type StageReport, sayHours, sayMinutes } from '@hosket/core';
+import { decimals, deferral, type PlanReport, type StageReport, sayHours, sayMinutes } from '@hosket/core';
 import { useState } from 'react';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
@@ -58,7 +58,7 @@ function Step({ step, report }: { step: StageReport; report: PlanReport }) {
       <AmountLine name="Hands-on" amount={step.handsOn} />
       {step.money !== null && (
         <Line name="Costs">
-          <Figure text={`${step.money.toFixed(2)} ${currency}`} />
+          <Figure text={`${decimals(step.money, 2)} ${currency}`} />
         </Line>
       )}
       {batches && (

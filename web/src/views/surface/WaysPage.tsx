@@ -1,5 +1,6 @@
 import {
   compareWays,
+  decimals,
   doneIn,
   type Part,
   type PlanReport,
@@ -202,7 +203,7 @@ function WayRow({ read, chosen, hidden, priced, onTake }: RowProps) {
       </td>
       {priced && (
         <td className="number">
-          <Figure text={money === null ? 'no price' : `${money.toFixed(2)} ${currency}`} />
+          <Figure text={money === null ? 'no price' : `${decimals(money, 2)} ${currency}`} />
         </td>
       )}
       <td className="number">

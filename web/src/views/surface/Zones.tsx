@@ -1,6 +1,7 @@
 import {
   type Cover,
   covers,
+  decimals,
   everywhere,
   freeId,
   type PlanReport,
@@ -110,7 +111,7 @@ function Zone({ read, open, onOpen }: { read: ZoneRead; open: boolean; onOpen: (
             </span>
           </span>
           <span className="text-right">
-            <Figure text={`${read.percent.toFixed(1)} %`} />
+            <Figure text={`${decimals(read.percent, 1)} %`} />
             <span className="figure block text-xs text-muted">{say.area(read.trueMm2)}</span>
           </span>
         </button>
@@ -229,7 +230,7 @@ function Proposed({ suggestion: { zones, reads } }: { suggestion: Suggestion }) 
                   `; ${whenWords(zones.rules.find((rule) => rule.id === id)?.when ?? everywhere(), say.mm)}`}
               </span>
             </span>
-            <Figure text={`${percent.toFixed(1)} %`} />
+            <Figure text={`${decimals(percent, 1)} %`} />
           </li>
         ))}
       </ul>
