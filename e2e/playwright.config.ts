@@ -13,6 +13,8 @@ export default defineConfig({
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // Numbers and days are written as this browser's builder does.
+    locale: 'en-GB',
     // Each page would fetch the whole application once more; `offline.spec.ts` allows it.
     serviceWorkers: 'block',
     launchOptions,

@@ -23,6 +23,50 @@ test('the drawing has the room: an A3 base on the ground, in the window, in a sm
   await expect.poll(() => page.evaluate(shareOf, 'canvas')).toBeGreaterThanOrEqual(0.24);
 });
 
+test('the model, the sheets, the stack and the zones have the room too; on a wide window plan and model stand side by side', async ({
+  app,
+  page,
+}) => {
+  await app.open();
+  await page.getByRole('button', { name: 'Explore the demo' }).click();
+  await app.settled();
+  /** What share of the window, or of the room between core and panel, drawings cover together. */
+  const covered = (selector: string, of: string) =>
+    page.evaluate(
+      ([drawings, room]) => {
+        const areaOf = (element: Element) => {
+          const { width, height } = element.getBoundingClientRect();
+          return width * height;
+        };
+        const whole = document.querySelector(room);
+        const all = [...document.querySelectorAll(drawings)].reduce((sum, element) => sum + areaOf(element), 0);
+        return all / (room === 'html' ? window.innerWidth * window.innerHeight : whole ? areaOf(whole) : 1);
+      },
+      [selector, of],
+    );
+  await page.getByRole('radio', { name: 'model' }).click();
+  await expect.poll(() => covered('[data-picture="model"]', 'html')).toBeGreaterThanOrEqual(0.36);
+  await app.show('Cutting');
+  await expect
+    .poll(() => covered('svg[aria-label="Sheets and offcuts with the pieces on them"]', 'html'))
+    .toBeGreaterThanOrEqual(0.36);
+  await app.show('Layers');
+  await expect.poll(() => covered('main [data-drawing]', 'main')).toBeGreaterThanOrEqual(0.5);
+  await app.show('Surface');
+  await expect.poll(() => covered('main [data-drawing]', 'main')).toBeGreaterThanOrEqual(0.5);
+  // The section shows what the view is about.
+  await expect(page.getByTestId('section-coats').first().locator('path').first()).toBeAttached();
+  await app.show('Ground');
+  await expect(page.getByRole('radio', { name: 'both' })).toHaveCount(0);
+  await page.setViewportSize({ width: 1680, height: 950 });
+  await page.getByRole('radio', { name: 'both' }).click();
+  await expect(page.locator('[data-picture="plan"]')).toBeVisible();
+  await expect(page.locator('[data-picture="model"]')).toBeVisible();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await expect(page.locator('[data-picture="model"]')).toHaveCount(0);
+  await expect(page.locator('[data-picture="plan"]')).toBeVisible();
+});
+
 test('nothing moves by itself: plan, section and panel stay where they are', async ({ app, page }) => {
   await app.open();
   const boxes = async () =>

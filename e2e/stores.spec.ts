@@ -270,7 +270,7 @@ test('the bench sheet is taken away as PDF and as a plain page: amounts, waits, 
   await tab(page, 'Bench sheet');
   await expect(
     page.getByRole('list', { name: 'Pages of the bench sheet' }).getByRole('listitem').first(),
-  ).toContainText('Cutting');
+  ).toContainText('the whole of it');
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: /^Save \d+ pages as PDF/ }).click();
   const path = await (await saved).path();

@@ -35,6 +35,7 @@ export interface Wanted {
   json: boolean;
   imperial: boolean;
   semicolons: boolean;
+  large: boolean;
 }
 
 const faultText = (file: string, { place, message, remedy }: Fault) =>
@@ -74,7 +75,12 @@ async function templates(project: Project, { report, ground }: Plan): Promise<Ui
   return writePdf(pages, `${project.name}: templates`, { plain: face(400), strong: face(600) });
 }
 
-async function onPaper(project: Project, { report, ground, zones }: Plan, system: UnitSystem): Promise<Uint8Array> {
+async function onPaper(
+  project: Project,
+  { report, ground, zones }: Plan,
+  system: UnitSystem,
+  largeType: boolean,
+): Promise<Uint8Array> {
   const sheet = benchSheet(
     project,
     report,
@@ -82,14 +88,14 @@ async function onPaper(project: Project, { report, ground, zones }: Plan, system
     system,
     wholeList(project, report),
   );
-  const pages = benchPages(sheet, project.paper);
+  const pages = benchPages(sheet, project.paper, { largeType });
   const { writePdf } = await paper();
   return writePdf(pages, `${project.name}: bench sheet`, { plain: face(400), strong: face(600) });
 }
 
 /** Carries out a command on what its file holds, and gives the code to end with. */
 export async function carryOut(
-  { command, file, text, out, tries, json, imperial, semicolons }: Wanted,
+  { command, file, text, out, tries, json, imperial, semicolons, large }: Wanted,
   output: Output,
 ): Promise<number> {
   const project = projectOf(file, text);
@@ -107,7 +113,7 @@ export async function carryOut(
   } else if (command === 'nest')
     store(out, writeProject(withLayout(project, planned.cutting, tries, project.cutting.search.seed)), output);
   else if (command === 'templates') store(out, await templates(project, planned), output);
-  else if (command === 'sheet') store(out, await onPaper(project, planned, system), output);
+  else if (command === 'sheet') store(out, await onPaper(project, planned, system, large), output);
   else if (command === 'shopping') {
     const { writeShoppingCsv } = await import('@hosket/formats');
     const list = wholeList(project, report);

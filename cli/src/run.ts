@@ -9,7 +9,7 @@ const usage = `hosket: plans the groundwork of dioramas and gaming boards
   hosket check FILE                        whether a project file is sound, and what stands against the plan
   hosket nest FILE --out FILE [--tries N]  lays the pieces on the sheets again, so many tries for each kind (2000), and writes the project
   hosket templates FILE --out FILE         the templates as a PDF at full size
-  hosket sheet FILE --out FILE             the bench sheet of the open tile and the shopping list of its set as a PDF
+  hosket sheet FILE --out FILE [--large]   the bench sheet of the open tile and the shopping list of its set as a PDF
   hosket stages FILE                       how long each stage of the plan takes: from nothing, and after the first height is raised by 1 mm
   hosket shopping FILE [--semicolons]      the shopping list of all tiles as CSV, with semicolons and decimal commas where they are wanted
 
@@ -71,8 +71,8 @@ async function obey(words: readonly string[], output: Output): Promise<number> {
   const text = textOf(file);
   // The planner is loaded only now: wrong use is told at once.
   const { carryOut } = await import('./commands.ts');
-  const { json = false, imperial = false, semicolons = false, out = '' } = values;
-  return carryOut({ command, file, text, out, tries, json, imperial, semicolons }, output);
+  const { json = false, imperial = false, semicolons = false, large = false, out = '' } = values;
+  return carryOut({ command, file, text, out, tries, json, imperial, semicolons, large }, output);
 }
 
 function parse(words: readonly string[]) {
@@ -84,6 +84,7 @@ function parse(words: readonly string[]) {
       json: { type: 'boolean' },
       imperial: { type: 'boolean' },
       semicolons: { type: 'boolean' },
+      large: { type: 'boolean' },
       out: { type: 'string' },
       tries: { type: 'string' },
       help: { type: 'boolean', short: 'h' },

@@ -141,10 +141,10 @@ describe('the bench sheet as PDF, read back with pdfjs-dist', () => {
         ),
       ),
     );
-  const printed = async (paper: Paper) => {
+  const printed = async (paper: Paper, largeType = false) => {
     const { grid, outline } = worked.ground;
     const sheet = benchSheet(quarry, report, { ground: grid, outline, zones: worked.zones }, 'metric');
-    const pages = benchPages(sheet, paper);
+    const pages = benchPages(sheet, paper, { largeType });
     const bytes = await writePdf(pages, 'Bench sheet', { plain: face(400), strong: face(600) });
     const file = await getDocument({ data: bytes, verbosity: 0 }).promise;
     const texts = await Promise.all(
@@ -165,13 +165,21 @@ describe('the bench sheet as PDF, read back with pdfjs-dist', () => {
   const squashed = (text: string) => text.replace(/\s+/g, '');
   const all = () => squashed(a4.texts.join(' '));
 
-  it('has the size of its paper, and a stage begins a page', async () => {
+  it('has the size of its paper, one page of all of it first, and stages that share pages', async () => {
     const page = await a4.file.getPage(1);
     const [, , width, height] = page.view;
     expect(width / POINTS_PER_MM).toBeCloseTo(210, 1);
     expect(height / POINTS_PER_MM).toBeCloseTo(297, 1);
-    for (const { title } of a4.sheet.stages) expect(a4.pages.some((one) => one.title === title)).toBe(true);
-    expect(a4.texts[0].startsWith('Cutting')).toBe(true);
+    for (const { title } of a4.sheet.stages)
+      expect(a4.pages.filter((one) => one.title.split('; ').includes(title)).length, title).toBeGreaterThan(0);
+    const [first] = a4.texts;
+    expect(first.startsWith('Harl Quarry: the whole of it')).toBe(true);
+    for (const { title, when } of a4.sheet.stages.flatMap(({ steps }) => steps))
+      expect(squashed(first)).toContain(squashed(`${when}: ${title}`));
+    for (const line of a4.sheet.summary) expect(squashed(first)).toContain(squashed(line));
+    // No paper is wasted: there are fewer pages of work than stages.
+    const work = a4.pages.filter(({ title }) => !/whole of it|Shopping list/.test(title));
+    expect(work.length).toBeLessThan(a4.sheet.stages.length);
   });
 
   it('every step with every amount, its bowls, its waits and its cautions is on it', () => {
@@ -192,8 +200,14 @@ describe('the bench sheet as PDF, read back with pdfjs-dist', () => {
   });
 
   it('nothing is written beside the page, whatever the paper', async () => {
-    for (const size of ['A4', 'A3', 'Letter'] as const) {
-      const { pages } = await printed({ ...quarry.paper, size });
+    for (const [size, largeType] of [
+      ['A4', false],
+      ['A3', false],
+      ['Letter', false],
+      ['A4', true],
+      ['Letter', true],
+    ] as const) {
+      const { pages } = await printed({ ...quarry.paper, size }, largeType);
       for (const { words, strokes, widthMm, heightMm } of pages) {
         for (const { at, text, sizeMm } of words) {
           expect(at[0], text).toBeGreaterThan(5);
@@ -212,8 +226,10 @@ describe('the bench sheet as PDF, read back with pdfjs-dist', () => {
     }
   });
 
-  it('amounts are set in 15 points, nothing that must be read at the bench in less than 12', () => {
-    const sizes = a4.pages.flatMap(({ words }) =>
+  it('in large type amounts are set in 15 points, nothing that must be read at the bench in less than 12', async () => {
+    const { pages } = await printed(quarry.paper, true);
+    const steps = pages.filter(({ title }) => !title.includes('whole of it'));
+    const sizes = steps.flatMap(({ words }) =>
       words.filter(({ at }) => at[1] > 10).map(({ sizeMm }) => sizeMm * POINTS_PER_MM),
     );
     expect(Math.min(...sizes)).toBeGreaterThan(11.3);

@@ -49,6 +49,8 @@ export interface BenchSheet {
   project: string;
   /** "420 x 297 mm, 1:87". */
   base: string;
+  /** What all of it comes to, a line each. */
+  summary: string[];
   stages: SheetStage[];
   shopping: SheetPurchase[];
   /** "About 4 in 5 that nothing runs out; 23.40 EUR as far as it is priced." */

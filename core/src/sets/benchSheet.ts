@@ -50,9 +50,11 @@ export function benchSheet(
   const { shopping, sheets, tiles, gaps } = list;
   const costs = shopping.flatMap(({ buy }) => (buy?.cost ? [buy.cost] : []));
   const cost = [...costs, ...sheets.map((sheet) => sheet.cost ?? 0)].reduce((all, one) => all + one, 0);
+  const toBuy = sheets.filter((sheet) => sheet.toBuy > 0).length + shopping.filter(({ short }) => short > 1e-9).length;
   return {
     project: project.name,
     base: `${mm(widthMm)} x ${mm(depthMm)}${project.scale ? `, 1:${project.scale}` : ''}`,
+    summary: summaryOf(project, report, { system, toBuy, cost }),
     stages,
     shopping: [
       ...sheets.map((sheet) => sheetPurchase(sheet, mm, project.currency)),
@@ -66,6 +68,21 @@ export function benchSheet(
     layers: report.stack.layers,
     section: { name: section.name, from: section.from, to: section.to },
   };
+}
+
+/** The whole of it in a few lines: how large and heavy, how much work, when it is dry, what there is to buy. */
+function summaryOf(
+  { currency }: Project,
+  { fit, mass, tasks, takeoff, finish, stack }: PlanReport,
+  { system, toBuy, cost }: { system: UnitSystem; toBuy: number; cost: number },
+): string[] {
+  const work = takeoff.reduce((all, { handsOn }) => all + handsOn.likely, 0);
+  const sittings = tasks.reduce((all, { sessions }) => all + sessions.length, 0);
+  return [
+    `${formatMeasure('length', fit.tallestMm, system)} tall with its board, ${formatMeasure('mass', mass.totalG.likely, system)} when dry; ${stack.layers.length} ${stack.layers.length === 1 ? 'layer' : 'layers'} of foam.`,
+    `${sayMinutes(work)} of work in ${sittings} ${sittings === 1 ? 'sitting' : 'sittings'}${finish ? `; dry through about ${sayClock(finish.likely)}, between ${sayClock(finish.early)} and ${sayClock(finish.late)}` : '; no bench hours, so no day is known'}.`,
+    `${toBuy ? `${toBuy} ${toBuy === 1 ? 'thing' : 'things'} to buy` : 'Nothing to buy'}${cost > 0 ? `, ${decimals(cost, 2)} ${currency} as far as it is priced` : ''}.`,
+  ];
 }
 
 /** Which tiles of a set the list is for; nothing where there is only one. */

@@ -13,9 +13,9 @@ export function Core() {
   return (
     <nav
       aria-label="Stages of the build"
-      className="min-h-0 overflow-y-auto border-r border-line py-1 max-[999px]:border-b max-[999px]:border-r-0 max-[999px]:py-1"
+      className="min-h-0 overflow-y-auto border-r border-line py-1 max-[999px]:overflow-x-auto max-[999px]:border-b max-[999px]:border-r-0 max-[999px]:py-0"
     >
-      <ol className="max-[999px]:flex max-[999px]:flex-wrap">
+      <ol className="max-[999px]:flex max-[999px]:w-max">
         {bands.map(({ id, name, figure, texture }) => {
           const findings =
             report?.findings.filter(
@@ -26,7 +26,7 @@ export function Core() {
             <li key={id}>
               <NavLink
                 to={id}
-                className="flex items-stretch border-r-[3px] border-transparent pl-2 pr-1 hover:bg-sheet aria-[current=page]:border-clay aria-[current=page]:bg-sheet max-[999px]:py-1"
+                className="flex items-stretch border-r-[3px] border-transparent pl-2 pr-1 hover:bg-sheet max-[999px]:border-r-0 max-[999px]:border-b-[3px] max-[999px]:pl-0 max-[999px]:pr-2 aria-[current=page]:border-clay aria-[current=page]:bg-sheet max-[999px]:py-1"
               >
                 <svg
                   width={bandSize.width}

@@ -100,7 +100,7 @@ export function HelpCard() {
           <Popover.Content
             key={told.word}
             data-help-card
-            side={word?.closest('aside') ? 'left' : 'bottom'}
+            side={word?.closest('aside') ? 'left' : 'top'}
             align="start"
             sideOffset={10}
             collisionPadding={8}

@@ -25,7 +25,7 @@ export function TopLine() {
       <Button tone="quiet" onClick={() => useShell.setState({ projects: true })} title="Projects (Alt+P)">
         <FolderOpen size={15} aria-hidden /> {name}
       </Button>
-      <span className="text-muted min-[1000px]:max-[1199px]:hidden">
+      <span className="text-muted max-[699px]:hidden min-[1000px]:max-[1199px]:hidden">
         {formatScale(scale)} · {say.mm(widthMm).replace(/ \w+$/, '')} × {say.mm(depthMm)}
       </span>
       <div className="min-w-0 flex-1 max-[999px]:order-last max-[999px]:basis-full">
@@ -55,7 +55,8 @@ export function TopLine() {
         {units === 'metric' ? 'mm' : 'inches'}
       </Button>
       <Button onClick={() => useShell.setState({ search: true })}>
-        <Search size={14} aria-hidden /> Find a command <kbd className="figure text-xs text-muted">Ctrl K</kbd>
+        <Search size={14} aria-hidden /> <span className="max-[699px]:sr-only">Find a command</span>{' '}
+        <kbd className="figure text-xs text-muted max-[699px]:hidden">Ctrl K</kbd>
       </Button>
       <HelpMenu />
     </header>

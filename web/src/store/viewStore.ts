@@ -36,6 +36,8 @@ interface ViewState {
   recentTools: readonly ItemKind[];
   /** Whether the findings of a stage are shown as a list, not as one line. */
   findingsOpen: boolean;
+  /** The bench sheet in type that is read at arm's length. */
+  largeType: boolean;
   demoNoticeSeen: boolean;
   /** When all projects were saved in one file. */
   lastBackup: number | null;
@@ -100,6 +102,7 @@ export const useView = create<ViewState>()(
       listFor: 'set',
       recentTools: [],
       findingsOpen: false,
+      largeType: false,
       demoNoticeSeen: false,
       lastBackup: null,
     }),

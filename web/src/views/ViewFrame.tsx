@@ -58,7 +58,7 @@ export function ViewFrame({ title, answer, side, sideTitle, children, fills, too
             <h1 className="text-lg">{title}</h1>
             {/* One line where the drawing fills the rest: a number that grows must not push it down. */}
             <p
-              className={`min-w-0 flex-1 text-base text-muted ${fills ? 'min-[1000px]:truncate' : 'basis-72'}`}
+              className={`min-w-0 flex-1 text-base text-muted ${fills ? 'min-[1000px]:truncate max-[999px]:order-last max-[999px]:basis-full' : 'basis-72'}`}
               title={fills && typeof answer === 'string' ? answer : undefined}
             >
               {next ?? answer}

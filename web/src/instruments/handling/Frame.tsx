@@ -75,7 +75,7 @@ export function PlanFrame({ widthMm, depthMm, under, label, moves = false, child
               height={height}
               tabIndex={moves ? 0 : undefined}
               onKeyDown={moves ? (event) => planKey(event, frame) : undefined}
-              className="absolute inset-0 touch-none select-none"
+              className={`absolute inset-0 select-none ${moves ? 'touch-none' : 'touch-manipulation'}`}
             >
               {children}
             </svg>

@@ -87,7 +87,7 @@ export function Handle({ label, at, onPreview, onCancel, onMove, onRemove, snap,
         tabIndex={0}
         aria-label={label}
         transform={`translate(${x} ${y})`}
-        className="cursor-grab"
+        className="touch-none cursor-grab"
         {...handlers}
         onKeyDown={key}
       >

@@ -2,6 +2,7 @@ import { type Cover, covers, type Point, type SectionSample } from '@hosket/core
 import { useMemo } from 'react';
 import { useFields, usePlan } from '../../worker/planStore.ts';
 import { coverGrain, GRAIN } from '../textures/covers.ts';
+import { runsAlong, stripPath } from './runs.ts';
 import type { SectionFrame } from './sectionFrame.ts';
 
 /** How tall the cover is drawn over the ground line, px. */
@@ -18,42 +19,16 @@ interface Props {
 export function SectionCover({ frame, from, to, samples }: Props) {
   const fields = useFields();
   const zones = usePlan((state) => state.report?.zones);
-  const strips = useMemo(() => {
-    const map = fields?.zones;
-    const last = samples[samples.length - 1];
-    if (!map || !zones || !last?.alongMm) return [];
-    const coverAt = ({ alongMm, onBase }: SectionSample): Cover | null => {
-      if (!onBase) return null;
-      const t = alongMm / last.alongMm;
-      const at = (a: number, b: number, most: number) =>
-        Math.min(most - 1, Math.max(0, Math.floor((a + t * (b - a)) / map.cellMm)));
-      const cell = at(from[1], to[1], map.rows) * map.columns + at(from[0], to[0], map.columns);
-      return zones[map.zone[cell]]?.cover ?? null;
-    };
-    const found: { cover: Cover; path: string }[] = [];
-    let run: SectionSample[] = [];
-    let now: Cover | null = null;
-    const close = () => {
-      if (now && run.length > 1) {
-        const line = run.map(({ alongMm, groundMm }) => [frame.across(alongMm), frame.up(groundMm)]);
-        const there = line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`);
-        const back = [...line].reverse().map(([x, y]) => `${x.toFixed(1)} ${(y - TALL).toFixed(1)}`);
-        found.push({ cover: now, path: `M${there.join('L')}L${back.join('L')}Z` });
-      }
-    };
-    for (const sample of samples) {
-      const cover = coverAt(sample);
-      if (cover !== now) {
-        close();
-        // One strip begins where the one before ends.
-        run = now && cover ? run.slice(-1) : [];
-        now = cover;
-      }
-      run.push(sample);
-    }
-    close();
-    return found;
-  }, [fields, zones, samples, frame, from, to]);
+  const strips = useMemo(
+    () =>
+      fields?.zones && zones
+        ? runsAlong(fields.zones, zones, samples, from, to, ({ cover }) => cover).map((run) => ({
+            cover: run.zone.cover,
+            path: stripPath(run, frame, 0, TALL),
+          }))
+        : [],
+    [fields, zones, samples, frame, from, to],
+  );
   const there = covers.filter((cover) => strips.some((strip) => strip.cover === cover));
   return (
     <g data-testid="section-cover">

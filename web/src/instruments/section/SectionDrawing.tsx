@@ -13,6 +13,7 @@ import { pickLayer, usePicked, useView } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
 import { chosenSchool, useFields, usePlan } from '../../worker/planStore.ts';
 import { useSize } from '../handling/useSize.ts';
+import { COATS_ROOM_PX, SectionCoats } from './SectionCoats.tsx';
 import { SectionCover } from './SectionCover.tsx';
 import { SectionHolds } from './SectionHolds.tsx';
 import { SectionMeasure } from './SectionMeasure.tsx';
@@ -72,11 +73,13 @@ interface Props {
   measuring: boolean;
   /** Readings stand beside it where there is room. */
   notes: boolean;
+  /** The coats one by one over the ground line, rather than the cover to its height. */
+  coats: boolean;
   /** It stands beside the one that is shown, by this name, and is looked at only. */
   beside?: string;
 }
 
-export function SectionDrawing({ line: { from, to }, measuring, notes, beside }: Props) {
+export function SectionDrawing({ line: { from, to }, measuring, notes, coats, beside }: Props) {
   const { base } = useShown();
   const report = usePlan((state) => state.report);
   const fields = useFields();
@@ -105,16 +108,14 @@ export function SectionDrawing({ line: { from, to }, measuring, notes, beside }:
   );
   const length = Math.max(1, Math.hypot(to[0] - from[0], to[1] - from[1]));
   const { tallest, boardMm } = useTallest();
+  const top = coats ? PAD.top + COATS_ROOM_PX : PAD.top;
   const scale = Math.max(
     0.01,
-    Math.min(
-      (width - PAD.left - PAD.right) / length,
-      (height - PAD.top - PAD.bottom) / ((tallest + boardMm) * stretch),
-    ),
+    Math.min((width - PAD.left - PAD.right) / length, (height - top - PAD.bottom) / ((tallest + boardMm) * stretch)),
   );
   const { frame, across, up, paths } = useMemo(() => {
     const toX = (alongMm: number) => PAD.left + alongMm * scale;
-    const toY = (heightMm: number) => PAD.top + (tallest - heightMm) * scale * stretch;
+    const toY = (heightMm: number) => top + (tallest - heightMm) * scale * stretch;
     const drawn: SectionFrame = { across: toX, up: toY, pxPerMm: scale, pxPerMmUp: scale * stretch };
     return {
       frame: drawn,
@@ -130,7 +131,7 @@ export function SectionDrawing({ line: { from, to }, measuring, notes, beside }:
         Math.max(boardMm, LEAST_BOARD_PX / (scale * stretch)),
       ),
     };
-  }, [samples, layers, scale, stretch, tallest, boardMm, fields, from, to]);
+  }, [samples, layers, scale, stretch, top, tallest, boardMm, fields, from, to]);
   const ticks = heightTicks(
     tallest,
     useView((view) => view.units),
@@ -151,7 +152,7 @@ export function SectionDrawing({ line: { from, to }, measuring, notes, beside }:
           height={height}
           role="group"
           aria-label={sectionWords(samples, say.mm, beside)}
-          className="touch-none select-none"
+          className="touch-manipulation select-none"
           onPointerMove={point}
           onPointerLeave={() => setUnder(null)}
         >
@@ -192,7 +193,11 @@ export function SectionDrawing({ line: { from, to }, measuring, notes, beside }:
           <path d={paths.carve} fill="url(#carve)" stroke="var(--clay)" strokeWidth={0.5} />
           <path d={paths.fill} fill="url(#fill)" stroke="var(--ochre-text)" strokeWidth={0.4} />
           <path d={paths.skin} fill="url(#skin)" />
-          <SectionCover frame={frame} from={from} to={to} samples={samples} />
+          {coats ? (
+            <SectionCoats frame={frame} from={from} to={to} samples={samples} />
+          ) : (
+            <SectionCover frame={frame} from={from} to={to} samples={samples} />
+          )}
           <SectionThings frame={frame} from={from} to={to} samples={samples} />
           <path d={paths.ground} fill="none" stroke="var(--graphite)" strokeWidth={2} strokeLinejoin="round" />
           <path
@@ -209,7 +214,7 @@ export function SectionDrawing({ line: { from, to }, measuring, notes, beside }:
             <line
               x1={across(under.alongMm)}
               x2={across(under.alongMm)}
-              y1={PAD.top}
+              y1={top}
               y2={up(0)}
               stroke="var(--clay)"
               strokeDasharray="3 3"

@@ -84,7 +84,7 @@ export function SectionGrip({
         tabIndex={0}
         aria-label={label}
         transform={`translate(${x} ${y})`}
-        className={axis === 'up' ? 'cursor-ns-resize' : 'cursor-ew-resize'}
+        className={`touch-none ${axis === 'up' ? 'cursor-ns-resize' : 'cursor-ew-resize'}`}
         {...handlers}
         onKeyDown={key}
       >

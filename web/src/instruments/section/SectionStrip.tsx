@@ -16,6 +16,7 @@ import { Word } from '../../ui/help/Word.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import { savePicture } from '../handling/picture.ts';
 import { useSize } from '../handling/useSize.ts';
+import { coatTexture } from '../textures/coatTextures.tsx';
 import { SectionDrawing, useSectionWidth } from './SectionDrawing.tsx';
 import { useSection, useSectionLine } from './sectionLine.ts';
 
@@ -81,7 +82,7 @@ export function SectionStrip() {
           </>
         )}
         <span className="flex-1" />
-        {open && <Legend />}
+        {open && <Legend coats={band === 'surface'} />}
         <Button
           tone="quiet"
           className="!min-h-6 text-xs"
@@ -93,13 +94,13 @@ export function SectionStrip() {
           {open ? 'Hide section' : 'Show section'}
         </Button>
       </div>
-      {open && <Drawings height={height} measuring={measuring} />}
+      {open && <Drawings height={height} measuring={measuring} coats={band === 'surface'} />}
     </section>
   );
 }
 
 /** The section that is shown, and the next beside it where there is room for it at the same height. */
-function Drawings({ height, measuring }: { height: number; measuring: boolean }) {
+function Drawings({ height, measuring, coats }: { height: number; measuring: boolean; coats: boolean }) {
   const [room, width] = useSize();
   const { sections } = useProject();
   const shown = useSectionLine();
@@ -111,13 +112,13 @@ function Drawings({ height, measuring }: { height: number; measuring: boolean })
   return (
     <div ref={room} className="flex" style={{ height }}>
       <div className="min-w-0" style={both ? { width: first } : { flex: 1 }}>
-        <SectionDrawing line={shown} measuring={measuring} notes={!both} />
+        <SectionDrawing line={shown} measuring={measuring} notes={!both} coats={coats} />
       </div>
       {both && (
         <div className="flex min-w-0 flex-1">
           <h3 className="shrink-0 pt-1 text-base">{next.name}</h3>
           <div className="min-w-0 flex-1">
-            <SectionDrawing line={next} measuring={false} notes beside={next.name} />
+            <SectionDrawing line={next} measuring={false} notes coats={coats} beside={next.name} />
           </div>
         </div>
       )}
@@ -209,13 +210,14 @@ function SectionChoice() {
   );
 }
 
-function Legend() {
+function Legend({ coats }: { coats: boolean }) {
   const guessed = usePlan((state) => state.report?.ground.guess != null);
   const entries = [
     ['url(#carve)', 'carve off'],
     ['url(#fill)', 'fill'],
     ['url(#skin)', 'skin'],
     ['var(--foam-b)', 'sheet'],
+    ...(coats ? [[coatTexture('grass'), 'coats, drawn thick']] : []),
   ];
   return (
     <ul className="flex flex-wrap gap-3 text-xs text-muted max-[1099px]:hidden">

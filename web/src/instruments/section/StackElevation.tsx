@@ -46,7 +46,7 @@ export function StackElevation({ stack }: { stack: StackReport }) {
   const unit = say.mm(1).replace(/^[\d./ ]+/, '');
   const short = (mm: number) => say.mm(mm).replace(/ (mm|in)$/, '');
   return (
-    <div ref={room} className="h-full min-h-0 overflow-y-auto overflow-x-hidden">
+    <div ref={room} data-drawing className="h-full min-h-0 overflow-y-auto overflow-x-hidden">
       {width > 0 && (
         <svg width={width} height={high} role="group" aria-label="The stack of sheets and the heights wanted">
           <g fontSize={11} fill="var(--muted)">

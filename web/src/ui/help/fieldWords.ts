@@ -269,6 +269,7 @@ export const fieldWords: Readonly<Record<string, string>> = {
   holds: 'How much one pack holds.',
   'material of the pack': 'Which material is sold so.',
   'needs for': 'Count for this tile only, or for the whole set together.',
+  'large type': 'To be read at arm’s length with paste on the hands; it takes more paper.',
   // Ground: what is drawn.
   'ground: name': 'What you call it. It stands on plan, section and bench sheet.',
   'ground: depth': 'From its rim down to its bottom.',

@@ -6,9 +6,10 @@ import { PlanView } from '../../instruments/plan/PlanView.tsx';
 import { useProject } from '../../store/projectStore.ts';
 import { usePicked } from '../../store/viewStore.ts';
 import { useSay } from '../../ui/Figures.tsx';
+import { useMedia } from '../../ui/useMedia.ts';
 import { usePlan } from '../../worker/planStore.ts';
 import { BringIn } from '../bringIn/BringIn.tsx';
-import { HandOut, type Pane } from '../bringIn/HandOut.tsx';
+import { HandOut } from '../bringIn/HandOut.tsx';
 import { ViewFrame } from '../ViewFrame.tsx';
 import { WholeWindow } from '../WholeWindow.tsx';
 import { BroughtIn } from './BroughtIn.tsx';
@@ -19,15 +20,21 @@ import { Places } from './Places.tsx';
 import { SectionFields } from './SectionFields.tsx';
 import { SelectionPanel } from './SelectionPanel.tsx';
 import { Shelf } from './Shelf.tsx';
-import { TintKey, ViewChoice } from './ViewChoice.tsx';
+import { type Panes, TintKey, ViewChoice } from './ViewChoice.tsx';
 import { WhileDrawing } from './WhileDrawing.tsx';
 
 const ModelView = lazy(() => import('../../instruments/model/ModelView.tsx'));
 
+/** From this width on plan and model may stand side by side. */
+const WIDE = '(min-width: 1500px)';
+
 /** Where is high and low, and what lies where? */
 export function GroundView() {
   const project = useProject();
-  const [pane, setPane] = useState<Pane>('plan');
+  const [wished, setPane] = useState<Panes>('plan');
+  // Two drawings side by side need the room of two.
+  const wide = useMedia(WIDE);
+  const pane = wished === 'both' && !wide ? 'plan' : wished;
   const { ids, several: more } = usePicked();
   const report = usePlan((state) => state.report);
   const say = useSay();
@@ -57,7 +64,7 @@ export function GroundView() {
         <>
           <HeightsShown />
           <BringIn />
-          <HandOut pane={pane} />
+          <HandOut pane={pane === 'model' ? 'model' : 'plan'} />
         </>
       }
       sideTitle={
@@ -83,24 +90,25 @@ export function GroundView() {
       }
     >
       <div className="flex min-h-7 items-center gap-2 max-[999px]:flex-wrap">
-        {drawing ? <WhileDrawing /> : <ViewChoice pane={pane} onPane={setPane} />}
-        {pane === 'plan' && <ZoomButtons />}
+        {drawing ? <WhileDrawing /> : <ViewChoice pane={pane} wide={wide} onPane={setPane} />}
+        {pane !== 'model' && <ZoomButtons />}
         <WholeWindow />
       </div>
       <div className="flex min-h-[300px] flex-1 gap-1.5 pb-1 max-[999px]:flex-col">
-        {pane === 'plan' && <Shelf />}
-        <div className="relative min-h-[300px] min-w-0 flex-1">
-          {pane === 'plan' ? (
-            <>
-              <PlanView editable />
-              <TintKey />
-            </>
-          ) : (
+        {pane !== 'model' && <Shelf />}
+        {pane !== 'model' && (
+          <div className="relative min-h-[300px] min-w-0 flex-1">
+            <PlanView editable />
+            <TintKey />
+          </div>
+        )}
+        {pane !== 'plan' && (
+          <div className="relative min-h-[300px] min-w-0 flex-1">
             <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
               <ModelView />
             </Suspense>
-          )}
-        </div>
+          </div>
+        )}
       </div>
     </ViewFrame>
   );

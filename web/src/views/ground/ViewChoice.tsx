@@ -7,7 +7,8 @@ import { TickField } from '../../ui/Field.tsx';
 import { usePlan } from '../../worker/planStore.ts';
 import type { Pane } from '../bringIn/HandOut.tsx';
 
-const panes = ['plan', 'model'] as const satisfies readonly Pane[];
+const panes = ['plan', 'model', 'both'] as const satisfies readonly (Pane | 'both')[];
+export type Panes = (typeof panes)[number];
 
 interface ChoiceProps<T extends string> {
   label: string;
@@ -39,12 +40,21 @@ function Choice<T extends string>({ label, value, options, onValue }: ChoiceProp
 }
 
 /** Plan or model, and what the plan's tint tells. */
-export function ViewChoice({ pane, onPane }: { pane: Pane; onPane: (pane: Pane) => void }) {
+export function ViewChoice({
+  pane,
+  wide,
+  onPane,
+}: {
+  pane: Panes;
+  /** There is room for both side by side. */
+  wide: boolean;
+  onPane: (pane: Panes) => void;
+}) {
   const { shading, snapping } = useView();
   return (
     <div className="flex min-w-0 flex-1 items-center gap-x-2 text-xs max-[999px]:flex-wrap min-[1200px]:gap-x-3">
-      <Choice label="Plan or model" value={pane} options={panes} onValue={onPane} />
-      {pane === 'plan' && (
+      <Choice label="Plan or model" value={pane} options={wide ? panes : panes.slice(0, 2)} onValue={onPane} />
+      {pane !== 'model' && (
         <>
           <Choice
             label="Shading of the plan"

@@ -24,7 +24,7 @@ function sourceOf(key: string): BuildArea['of'] {
   return key.startsWith('zone:') ? { kind: 'zone', id: id || null } : { kind: 'landform', id };
 }
 
-/** Parts of the base with a school of their own. */
+/** Parts of the base built in a way of their own. */
 export function AreasForm({ report }: { report: PlanReport }) {
   const project = useProject();
   const say = useSay();
@@ -103,7 +103,7 @@ export function AreasForm({ report }: { report: PlanReport }) {
         <Plus size={14} aria-hidden /> Add an area
       </Button>
       <p className="mt-1 text-xs text-muted">
-        The rest of the base is built by the school chosen under Stack. Where areas overlap the later one counts. Sheets
+        The rest of the base is built in the way chosen under Stack. Where areas overlap the later one counts. Sheets
         may be kept to an area, or out of it, in the shed.
       </p>
     </section>

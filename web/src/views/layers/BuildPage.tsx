@@ -14,7 +14,7 @@ const hollowWords: Record<(typeof hollowings)[number], string> = {
   core: 'a hollow core with a wall all round',
 };
 
-/** How the layers are made: areas with a school of their own, rings or a core, the bench wire, dowels, limits. */
+/** How the layers are made: areas built in a way of their own, rings or a core, the bench wire, dowels, limits. */
 export function BuildPage({ report }: { report: PlanReport }) {
   const { stacking, currency } = useProject();
   const { hollow, wire, dowel, most, pressed } = stacking;

@@ -33,7 +33,7 @@ export function StackPage({ stack, schools, layer }: Props) {
       <CostAgainstBest stack={stack} />
       <div className="grid min-h-[200px] flex-1 grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-3 max-[999px]:grid-cols-1">
         <StackElevation stack={stack} />
-        <div className="relative min-h-[220px]">
+        <div data-drawing className="relative min-h-[220px]">
           {apart ? (
             <Suspense fallback={<p className="p-4 text-muted">Setting up the model…</p>}>
               <ModelView start={{ show: 'sheets', pulled: 25 }} tools={false} />

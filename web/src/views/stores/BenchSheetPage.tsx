@@ -4,7 +4,9 @@ import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { PaperPages } from '../../instruments/paper/PaperPages.tsx';
 import { useProject } from '../../store/projectStore.ts';
+import { useView } from '../../store/viewStore.ts';
 import { Button } from '../../ui/Button.tsx';
+import { TickField } from '../../ui/Field.tsx';
 import { savePdf } from '../savePdf.ts';
 import { useBenchSheet } from './useBenchSheet.ts';
 
@@ -13,7 +15,11 @@ export function BenchSheetPage({ report }: { report: PlanReport }) {
   const project = useProject();
   const sheet = useBenchSheet(report);
   const go = useNavigate();
-  const pages = useMemo(() => (sheet ? benchPages(sheet, project.paper) : []), [sheet, project.paper]);
+  const largeType = useView((view) => view.largeType);
+  const pages = useMemo(
+    () => (sheet ? benchPages(sheet, project.paper, { largeType }) : []),
+    [sheet, project.paper, largeType],
+  );
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-3">
@@ -23,9 +29,10 @@ export function BenchSheetPage({ report }: { report: PlanReport }) {
         <Button onClick={() => go('../print', { relative: 'path' })}>
           <Printer size={14} aria-hidden /> As a plain page to print
         </Button>
+        <TickField label="Large type" value={largeType} onValue={(on) => useView.setState({ largeType: on })} />
         <span className="text-xs text-muted">
-          A stage a page, with amounts, bowls, waits, tools and cautions; then the shopping list. Paper is chosen with
-          the templates (Cutting).
+          All of it on one page first; then stage after stage with amounts, bowls, waits, tools and cautions; then the
+          shopping list. Paper is chosen with the templates (Cutting).
         </span>
       </div>
       <PaperPages label="Pages of the bench sheet" pages={pages} widthPx={210} />

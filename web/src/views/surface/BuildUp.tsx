@@ -69,7 +69,7 @@ export function BuildUp({ recipe, findings, onMove, onCoat, onRecipe }: Props) {
     setOpen(id);
   };
   return (
-    <div className="grid gap-3">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div>
         <DndContext
           sensors={sensors}
@@ -78,7 +78,11 @@ export function BuildUp({ recipe, findings, onMove, onCoat, onRecipe }: Props) {
           onDragEnd={end}
         >
           <SortableContext items={top.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-            <ol aria-label={`Build-up of ${recipe.name}, from the top down`} className="border border-line">
+            <ol
+              data-drawing
+              aria-label={`Build-up of ${recipe.name}, from the top down`}
+              className="border border-line"
+            >
               {top.map((coat) => (
                 <Band
                   key={coat.id}
@@ -92,10 +96,11 @@ export function BuildUp({ recipe, findings, onMove, onCoat, onRecipe }: Props) {
           </SortableContext>
         </DndContext>
         <div
+          data-drawing
           aria-hidden="true"
           className="flex h-9 items-center gap-2 border border-t-0 border-line bg-foam-a px-2 text-xs"
         >
-          <span className="w-[74px]" />
+          <span className="w-[94px]" />
           foam, board, or what is there
         </div>
         <Button className="mt-2" onClick={add}>
@@ -155,7 +160,7 @@ function Band({ coat, wrong, open, onOpen }: BandProps) {
   return (
     <li
       ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition, height: bandPx(coat) }}
+      style={{ transform: CSS.Translate.toString(transform), transition, minHeight: bandPx(coat) }}
       className={`relative flex items-stretch border-b border-line bg-sheet ${isDragging ? 'z-10 shadow-lg' : ''} ${open ? 'outline-2 -outline-offset-2 outline-clay' : ''}`}
     >
       <button
@@ -168,17 +173,19 @@ function Band({ coat, wrong, open, onOpen }: BandProps) {
       >
         <GripVertical size={14} aria-hidden />
       </button>
-      <svg aria-hidden="true" className="h-full w-[52px] shrink-0 border-x border-line">
-        <rect width="100%" height="100%" fill={coatTexture(coat.operation)} />
-      </svg>
+      <span aria-hidden="true" className="relative w-[72px] shrink-0 border-x border-line">
+        <svg className="absolute size-full">
+          <rect width="100%" height="100%" fill={coatTexture(coat.operation)} />
+        </svg>
+      </span>
       <button
         type="button"
         aria-expanded={open}
         onClick={onOpen}
-        className="min-w-0 flex-1 cursor-pointer truncate px-2 text-left text-sm hover:text-clay"
+        className="min-w-0 flex-1 cursor-pointer px-2 py-1 text-left text-sm leading-tight hover:text-clay"
       >
         {operationWords[coat.operation].title}: {name}
-        <span className="text-xs text-muted"> {coatRemark(coat, say.mm)}</span>
+        <span className="block text-xs text-muted">{coatRemark(coat, say.mm)}</span>
       </button>
       {wrong && (
         <span className="flex shrink-0 items-center pr-2 text-ochre-text" title={said}>

@@ -106,15 +106,17 @@ const bareOf = (one: { key: string; recipe: string | null }) =>
 function RecipeFields({ recipe }: { recipe: Recipe }) {
   const change = (by: Partial<Recipe>) => edit((p) => putRecipe(p, { ...recipe, ...by }));
   return (
-    <div className="mb-2 grid grid-cols-[minmax(0,3fr)_minmax(0,5fr)_90px] gap-2">
+    <div className="mb-2 grid grid-cols-[minmax(0,1fr)_90px] gap-2">
       <WordsField required label="Name of the recipe" value={recipe.name} onValue={(name) => change({ name })} />
-      <WordsField label="Note" most={1000} value={recipe.note} onValue={(note) => change({ note })} />
       <NumberField
         label="Roughness"
         value={recipe.roughness}
         {...fieldLimits('recipes.roughness')}
         onValue={(roughness) => change({ roughness })}
       />
+      <div className="col-span-2">
+        <WordsField label="Note" most={1000} value={recipe.note} onValue={(note) => change({ note })} />
+      </div>
     </div>
   );
 }

@@ -44,7 +44,7 @@ export function SurfaceView() {
           onPage={(surfacePage) => useView.setState({ surfacePage })}
         >
           <PageOf name="zones">
-            <div className="grid grid-cols-[270px_minmax(0,1fr)] gap-5 max-[999px]:grid-cols-1">
+            <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-4 max-[999px]:grid-cols-1">
               <Zones />
               <RecipePanel report={report} />
             </div>

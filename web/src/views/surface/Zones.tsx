@@ -51,7 +51,7 @@ export function Zones() {
     <section aria-label="Zones" className="min-w-0">
       <h2 className="sr-only">What covers what</h2>
       <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-2">
-        <div className="relative h-[190px] border border-line">
+        <div data-drawing className="relative h-[350px] border max-[999px]:h-[260px] border-line">
           <PlanView shading="cover" marks={false} over={<ZonesOnPlan zones={reads} />} />
         </div>
         {suggestion ? (
