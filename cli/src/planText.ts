@@ -5,6 +5,7 @@ import {
   formatScale,
   type PlanReport,
   type Project,
+  resaid,
   sayClock,
   sayHours,
   sayTolerance,
@@ -82,7 +83,7 @@ export function planText(project: Project, report: PlanReport, system: UnitSyste
         sayHours(waits.touch.likely),
         sayHours(waits.coat.likely),
         sayHours(waits.through.likely),
-        waits.reason,
+        resaid(waits.reason, system),
       ]),
     ]),
   );

@@ -5,7 +5,16 @@ import { baseSize, doneHere, type Project, recipeOf } from '../project/index.ts'
 import type { PlanReport, StageReport } from '../report/index.ts';
 import { type SheetNeed, type ShoppingLine, sayBuy, sayKind, sayQuantity } from '../stores/index.ts';
 import { deferral } from '../takeoff/index.ts';
-import { decimals, formatMeasure, sayAmount, sayClock, sayHours, sayMinutes, type UnitSystem } from '../units/index.ts';
+import {
+  decimals,
+  formatMeasure,
+  resaid,
+  sayAmount,
+  sayClock,
+  sayHours,
+  sayMinutes,
+  type UnitSystem,
+} from '../units/index.ts';
 import type { ZoneMap } from '../zones/index.ts';
 import { listOfTile, type ShoppingList } from './shoppingList.ts';
 
@@ -110,14 +119,14 @@ function stepOf(project: Project, report: PlanReport, stage: StageReport, system
       return `${said.likely}${said.range ? ` (${said.range})` : ''}  ${name}`;
     }),
     batches: batches
-      ? `${batches.count} ${batches.count === 1 ? batches.of : names[batches.of]} of about ${formatMeasure('volume', batches.mlEach, system)}${batches.recipe.length ? `${batches.count > 1 ? ', each' : ':'} ${batches.recipe.join(' and ')}` : ''}`
+      ? `${batches.count} ${batches.count === 1 ? batches.of : names[batches.of]} of about ${formatMeasure('volume', batches.mlEach, system)}${batches.recipe.length ? `${batches.count > 1 ? ', each' : ':'} ${resaid(batches.recipe.join(' and '), system)}` : ''}`
       : '',
     tools: toolsOf(project, report, stage).join(', '),
     waits:
       waits && waits.through.likely > 0
         ? `dry to the touch ${sayHours(waits.touch.likely)}, next coat ${sayHours(waits.coat.likely)}, through and fit for resin ${sayHours(waits.through.likely)}`
         : '',
-    note: stage.note,
+    note: resaid(stage.note, system),
     cautions: stage.cautions,
     ticks:
       operations.length > 1

@@ -5,6 +5,7 @@ export { decimals, localeNow, plainNumber, speakLocale } from './locale.ts';
 export * from './measures.ts';
 export { grams, inWords, mm, mm2, type Said, saidOf, sentence } from './quantity.ts';
 export * from './readNumber.ts';
+export { resaid } from './resay.ts';
 export * from './result.ts';
 export * from './round.ts';
 export * from './say.ts';

@@ -37,12 +37,20 @@ export function HelpCard() {
   };
   useEffect(() => {
     let byKeyboard = false;
+    let last = [Number.NaN, Number.NaN];
+    const moved = (event: PointerEvent) => {
+      last = [event.clientX, event.clientY];
+    };
     const after = (ms: number, element: HTMLElement | null) => {
       clearTimeout(timer.current);
       timer.current = window.setTimeout(() => setWord(element), ms);
     };
     const over = (event: PointerEvent) => {
       if (event.pointerType === 'touch') return;
+      // What comes under a pointer that rests was not asked for.
+      const rests = event.clientX === last[0] && event.clientY === last[1];
+      last = [event.clientX, event.clientY];
+      if (rests) return;
       const at = wordAt(event.target);
       const onCard = event.target instanceof Element && event.target.closest('[data-help-card]');
       if (onCard) clearTimeout(timer.current);
@@ -76,6 +84,7 @@ export function HelpCard() {
       } else if (event.key !== 'Tab' && event.key !== 'Shift') setWord(null);
     };
     document.addEventListener('pointerover', over);
+    document.addEventListener('pointermove', moved);
     document.addEventListener('pointerdown', tap, true);
     document.addEventListener('click', noFocus, true);
     document.addEventListener('focusin', focus);
@@ -85,6 +94,7 @@ export function HelpCard() {
     return () => {
       clearTimeout(timer.current);
       document.removeEventListener('pointerover', over);
+      document.removeEventListener('pointermove', moved);
       document.removeEventListener('pointerdown', tap, true);
       document.removeEventListener('click', noFocus, true);
       document.removeEventListener('focusin', focus);

@@ -1,4 +1,4 @@
-import { type Amount, formatMeasure, plainNumber, sayAmount } from '@hosket/core';
+import { type Amount, formatMeasure, plainNumber, resaid, sayAmount } from '@hosket/core';
 import { Collapsible } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Word } from './help/Word.tsx';
@@ -107,5 +107,7 @@ export function useSay() {
     area: (value: number) => formatMeasure('area', value, units, 0),
     volume: (value: number) => formatMeasure('volume', value, units),
     mass: (value: number) => formatMeasure('mass', value, units),
+    /** A sentence of the plan in the builder's units. */
+    words: (sentence: string) => resaid(sentence, units),
   };
 }

@@ -141,7 +141,7 @@ function Findings() {
         currentTarget.open !== open && useView.setState({ findingsOpen: currentTarget.open })
       }
     >
-      <summary className={`cursor-pointer text-sm ${stops ? 'font-semibold text-plum' : 'text-muted'}`}>
+      <summary className={`cursor-pointer py-0.5 text-sm ${stops ? 'font-semibold text-plum' : 'text-muted'}`}>
         {line.join(', ')}
       </summary>
       {counts.length > 0 && (
@@ -151,19 +151,27 @@ function Findings() {
           ))}
         </ul>
       )}
-      {quiet.length > 0 && (
-        <details>
-          <summary className="cursor-pointer text-sm text-muted hover:text-graphite">{said}</summary>
-          <ul aria-label="Notes" className="mt-1">
-            {quiet.map((finding) => (
-              <FindingItem key={keyOf(finding)} finding={finding} />
-            ))}
-          </ul>
-        </details>
-      )}
+      {quiet.length > 0 &&
+        // Alone they are what the line opens.
+        (counts.length === 0 ? (
+          <Quiet findings={quiet} />
+        ) : (
+          <details>
+            <summary className="cursor-pointer py-0.5 text-sm text-muted hover:text-graphite">{said}</summary>
+            <Quiet findings={quiet} />
+          </details>
+        ))}
     </details>
   );
 }
+
+const Quiet = ({ findings }: { findings: readonly Finding[] }) => (
+  <ul aria-label="Notes" className="mt-1">
+    {findings.map((finding) => (
+      <FindingItem key={keyOf(finding)} finding={finding} />
+    ))}
+  </ul>
+);
 
 const keyOf = ({ code, place, message }: Finding) => `${code} ${place} ${message}`;
 const count = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;

@@ -174,7 +174,7 @@ function Band({ coat, wrong, open, onOpen }: BandProps) {
         <GripVertical size={14} aria-hidden />
       </button>
       <span aria-hidden="true" className="relative w-[72px] shrink-0 border-x border-line">
-        <svg className="absolute size-full">
+        <svg aria-hidden="true" className="absolute size-full">
           <rect width="100%" height="100%" fill={coatTexture(coat.operation)} />
         </svg>
       </span>

@@ -139,7 +139,7 @@ function RowTable({ report }: { report: PlanReport }) {
                   .map(({ name, count, how }) => (
                     <span key={name} className="block">
                       <Figure text={String(count)} /> {name.toLowerCase()}{' '}
-                      <span className="text-xs text-muted">({how})</span>
+                      <span className="text-xs text-muted">({say.words(how)})</span>
                     </span>
                   ))}
               </td>

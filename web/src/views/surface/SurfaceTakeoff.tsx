@@ -68,18 +68,19 @@ function Step({ step, report }: { step: StageReport; report: PlanReport }) {
             {say.volume(batches.mlEach)}
             {batches.eachMm2 !== null && ` on ${say.area(batches.eachMm2)}`}
           </strong>
-          {batches.recipe.length > 0 && `${batches.count > 1 ? ', each' : ':'} ${batches.recipe.join(' and ')}`}{' '}
+          {batches.recipe.length > 0 &&
+            `${batches.count > 1 ? ', each' : ':'} ${say.words(batches.recipe.join(' and '))}`}{' '}
           <span className="text-muted">({batches.why})</span>
         </p>
       )}
       {last && last.waits.through.likely > 0 && (
-        <p className="text-xs text-muted" title={last.waits.reason}>
+        <p className="text-xs text-muted" title={say.words(last.waits.reason)}>
           Dry to the touch {sayHours(last.waits.touch.likely)}, coatable with water {sayHours(last.waits.coat.likely)},
           with solvent {sayHours(last.waits.solvent.likely)}, through and fit for resin{' '}
-          {sayHours(last.waits.through.likely)}: {last.waits.reason}.
+          {sayHours(last.waits.through.likely)}: {say.words(last.waits.reason)}.
         </p>
       )}
-      {step.note && <p className="mt-0.5 text-xs text-muted">{step.note}</p>}
+      {step.note && <p className="mt-0.5 text-xs text-muted">{say.words(step.note)}</p>}
       <Cautions of={step.cautions} />
     </li>
   );
