@@ -161,7 +161,7 @@ test('by pointer: pit, road and benches from nothing; the road moved; a rock, an
     .locator('path')
     .evaluateAll((paths) => paths.map((path) => path.getAttribute('d')).join());
   await app.mark('Haul road').first().click();
-  const cut = page.getByRole('complementary').getByText('Taken away').locator('..').locator('..');
+  const cut = page.getByRole('complementary').getByText('Taken away').locator('xpath=ancestor::div[@data-line]');
   const cutBefore = await cut.innerText();
   const point = page.getByRole('button', { name: /^Point 2 of Haul road/ });
   await app.drag(point, 25, 0, async () => {

@@ -9,7 +9,7 @@ test('figures follow while a height is stepped on and on, and are exact in the e
   const foam = page
     .getByRole('complementary')
     .getByText('Finished height', { exact: true })
-    .locator('xpath=ancestor::*[2]');
+    .locator('xpath=ancestor::div[@data-line]');
   await height.focus();
   // Every edit once gave the one before up, so that nothing new was seen until the key was let go.
   const seen = new Set<string>();

@@ -13,7 +13,7 @@ test('no board, feet, a board that stands out and a hole through it: each is tol
   await app.settled();
   await app.show('Brief');
   const allows = page.getByRole('complementary');
-  const tallest = () => allows.getByText(/^Tallest/).locator('xpath=../..');
+  const tallest = () => allows.getByText(/^Tallest/).locator('xpath=ancestor::div[@data-line]');
   await expect(tallest()).toContainText('46');
 
   await page.getByLabel('Baseboard').selectOption('none');

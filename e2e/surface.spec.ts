@@ -72,7 +72,7 @@ test('the skin of the benches from compound to texture paste: amounts, coats, bo
 }) => {
   await app.open();
   await app.show('Surface');
-  const weight = page.getByText('Dry weight of it').locator('xpath=ancestor::div[2]');
+  const weight = page.getByText('Dry weight of it').locator('xpath=ancestor::div[@data-line]');
   const before = await step(page, 'Fill and skin').innerText();
   const heavy = await weight.innerText();
   await tab(page, 'Ways side by side');
@@ -307,5 +307,8 @@ test('mixes follow from any one part; sides are faced; paste has its depth', asy
   await expect(row.getByRole('cell').nth(2)).toHaveText(/^8\.\d mm$/);
   await row.getByRole('button', { name: /^Show/ }).click();
   await expect(page.getByRole('img', { name: /paste is deeper than/ })).toBeVisible();
-  await expect(page.getByTestId('section-cover').locator('path').first()).toBeAttached();
+  // Here the section shows coats; elsewhere the cover to its height.
+  await expect(page.getByTestId('section-coats').first().locator('path').first()).toBeAttached();
+  await app.show('Layers');
+  await expect(page.getByTestId('section-cover').first().locator('path').first()).toBeAttached();
 });

@@ -59,7 +59,10 @@ function Questions() {
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        void begin();
+        // What could not be read is mended first: nothing is begun with a size that was not meant.
+        const wrong = event.currentTarget.querySelector<HTMLElement>('[aria-invalid="true"]');
+        if (wrong) wrong.focus();
+        else void begin();
       }}
     >
       <Question title="How big?">

@@ -20,12 +20,12 @@ export function TopLine() {
   const say = useSay();
   const { widthMm, depthMm } = baseSize(base);
   return (
-    <header className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 py-0.5 min-[1000px]:flex-nowrap min-[1000px]:whitespace-nowrap">
+    <header className="group/top flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-line px-4 py-0.5 min-[1000px]:flex-nowrap min-[1000px]:whitespace-nowrap">
       <span className="font-head text-lg font-bold">Hosket</span>
       <Button tone="quiet" onClick={() => useShell.setState({ projects: true })} title="Projects (Alt+P)">
         <FolderOpen size={15} aria-hidden /> {name}
       </Button>
-      <span className="text-muted max-[699px]:hidden min-[1000px]:max-[1199px]:hidden">
+      <span className="text-muted group-has-[section]/top:hidden max-[699px]:hidden min-[1000px]:max-[1199px]:hidden">
         {formatScale(scale)} · {say.mm(widthMm).replace(/ \w+$/, '')} × {say.mm(depthMm)}
       </span>
       <div className="min-w-0 flex-1 max-[999px]:order-last max-[999px]:basis-full">

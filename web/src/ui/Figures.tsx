@@ -26,7 +26,7 @@ export function Figure({ text }: { text: string }) {
 /** One line of a take-off: a name, perhaps a remark, and a figure at the right. */
 export function Line({ name, remark, children }: { name: ReactNode; remark?: ReactNode; children: ReactNode }) {
   return (
-    <div className="flex items-baseline justify-between gap-3 border-b border-line py-1.5">
+    <div data-line className="flex items-baseline justify-between gap-3 border-b border-line py-1.5">
       <div className="min-w-0">
         <div>
           <Word>{name}</Word>
