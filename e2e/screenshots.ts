@@ -18,7 +18,7 @@ const { server, port } = await listenNear(
 const address = `http://127.0.0.1:${port}/`;
 async function open(options: LaunchOptions) {
   const browser = await chromium.launch(options);
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   page.on('console', (message) => message.type() === 'error' && console.error(message.text()));
   page.on('pageerror', (error) => console.error(error.message));
   await page.goto(address);

@@ -42,7 +42,7 @@ export function SectionStrip() {
       className="flex min-h-0 flex-col border-t border-line bg-sheet"
     >
       {open && <Grip band={band} height={height} />}
-      <div className="flex min-h-7 flex-wrap items-center gap-x-3 px-4">
+      <div className="flex min-h-7 flex-wrap items-center gap-x-3 px-4 min-[1100px]:flex-nowrap min-[1100px]:whitespace-nowrap">
         <h2 className="text-base">
           <Word>Section</Word>
         </h2>
@@ -217,10 +217,10 @@ function Legend({ coats }: { coats: boolean }) {
     ['url(#fill)', 'fill'],
     ['url(#skin)', 'skin'],
     ['var(--foam-b)', 'sheet'],
-    ...(coats ? [[coatTexture('grass'), 'coats, drawn thick']] : []),
+    ...(coats ? [[coatTexture('grass'), 'coats']] : []),
   ];
   return (
-    <ul className="flex flex-wrap gap-3 text-xs text-muted max-[1099px]:hidden">
+    <ul className="flex min-w-0 gap-3 overflow-hidden text-xs text-muted max-[1099px]:hidden">
       {entries.map(([fill, word]) => (
         <li key={word} className="flex items-center gap-1">
           <svg width="18" height="11" aria-hidden="true">
