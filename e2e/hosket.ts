@@ -197,8 +197,12 @@ export class App {
   }
 
   async projects() {
-    await this.page.keyboard.press('Alt+p');
-    await this.page.getByRole('dialog', { name: 'Projects' }).waitFor();
+    const dialog = this.page.getByRole('dialog', { name: 'Projects' });
+    // Between two projects there is a moment in which no page hears the key.
+    await expect(async () => {
+      await this.page.keyboard.press('Alt+p');
+      await dialog.waitFor({ timeout: 4000 });
+    }).toPass({ timeout: 90_000 });
   }
 }
 
