@@ -185,6 +185,7 @@ function Band({ coat, wrong, open, onOpen }: BandProps) {
         className="min-w-0 flex-1 cursor-pointer px-2 py-1 text-left text-sm leading-tight hover:text-clay"
       >
         {operationWords[coat.operation].title}: {name}
+        {/* The blank is for readers: the line below is part of the name. */}{' '}
         <span className="block text-xs text-muted">{coatRemark(coat, say.mm)}</span>
       </button>
       {wrong && (
